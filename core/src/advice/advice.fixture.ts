@@ -1,0 +1,45 @@
+import type { AdviceRequest } from './request';
+
+type Shot = AdviceRequest['shots'][number];
+
+/** The everyday request the tests start from: a medium roast on an ordinary grinder, standing at 14. */
+export function everydayRequest(change: Partial<AdviceRequest> = {}): AdviceRequest {
+  return {
+    schema: 'olvet.advice-request/1',
+    id: 'test',
+    method: 'balance-walk',
+    grinder: { min: 0, max: 40, step: 0.5, finer: 'lower', dosing: 'timed', purgeGrams: 12, logTimePerUnit: null },
+    basket: { nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+    machine: { temperatureC: { min: 88, max: 97, step: 0.5 } },
+    coffee: { roast: 'medium', process: 'washed', altitudeM: 1650, ageDays: 14 },
+    target: {
+      doseGrams: 18,
+      yieldGrams: 36,
+      temperatureC: 93,
+      timeSeconds: { min: 25, max: 32 },
+      timer: 'pump-on',
+      balance: 0,
+      body: 0,
+    },
+    start: { grind: 14 },
+    shots: [],
+    ...change,
+  };
+}
+
+/** A shot at everyday settings; taste given as balance and body. */
+export function everydayShot(change: Shot = {}): Shot {
+  return {
+    grind: 14,
+    doseGrams: 18,
+    yieldGrams: 36,
+    temperatureC: 93,
+    planned: { doseGrams: 18, yieldGrams: 36 },
+    timeSeconds: 28,
+    timer: 'pump-on',
+    seen: [],
+    purged: true,
+    taste: { balance: 0, body: 0, dryness: 0 },
+    ...change,
+  };
+}

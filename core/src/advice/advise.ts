@@ -1,0 +1,86 @@
+import type { Advice, AdviceError, Expectation, Settings } from './answer';
+import { decide } from './decide';
+import { infer, slopeOf, TASTE_SD } from './infer';
+import { changesBetween } from './moves';
+import { drawParticles, expectationOf, lookAt } from './particles';
+import { readProblem, type Problem } from './problem';
+import { parseAdviceRequest, type ValidAdviceRequest } from './request';
+import { alternativeText, cautionsFor, reasonsFor } from './words';
+
+/**
+ * Given everything poured so far: the next shot, with reasons, alternatives and cautions (`olvet.advice/1`).
+ * Deterministic: random draws are seeded by the request itself, its id left out.
+ */
+export function advise(request: ValidAdviceRequest): Advice {
+  const problem = readProblem(request);
+  const decision = decide(problem, seedOf(request));
+  const { particles, chosen, evidence } = decision;
+  const from = evidence?.last.planned ?? problem.start;
+  const expect = expectationOf(problem, particles, chosen.outlook, TASTE_SD);
+  const changed = changesBetween(from, chosen.move.settings);
+  const slope = slopeOf(decision.posterior);
+  const timed = problem.pours.filter((pour) => pour.timeSeconds !== null).length;
+  return {
+    schema: 'olvet.advice/1',
+    id: request.id ?? null,
+    action: decision.action,
+    settings: chosen.move.settings,
+    changed,
+    purgeGrams: changed.some(({ variable }) => variable === 'grind') ? (request.grinder.purgeGrams ?? 0) : 0,
+    expect,
+    why: reasonsFor(problem, decision, expect),
+    alternatives: decision.others.map((choice) => {
+      const expected = expectationOf(problem, particles, choice.outlook, TASTE_SD);
+      return {
+        settings: choice.move.settings,
+        changed: changesBetween(from, choice.move.settings),
+        expect: expected,
+        text: alternativeText(problem, choice, from, expected),
+      };
+    }),
+    cautions: cautionsFor(problem, decision),
+    learned: {
+      logTimePerUnit: {
+        mean: Number(slope.mean.toPrecision(4)),
+        sd: Number(slope.sd.toPrecision(3)),
+        shots: (request.grinder.logTimePerUnit?.shots ?? 0) + timed,
+      },
+    },
+  };
+}
+
+/** What other settings than the advised ones would bring: the live what-if of the run sheet. */
+export function whatIf(request: ValidAdviceRequest, settings: Settings): Expectation {
+  const problem: Problem = readProblem(request);
+  const posterior = infer(problem);
+  const particles = drawParticles(posterior, seedOf(request));
+  return expectationOf(problem, particles, lookAt(problem, posterior, particles, settings), TASTE_SD);
+}
+
+function seedOf(request: ValidAdviceRequest): string {
+  return JSON.stringify({ ...request, id: null });
+}
+
+/** Answers anything: advice for a valid request, `olvet.error/1` with field paths for all else. */
+export function answer(value: unknown): Advice | AdviceError {
+  const parsed = parseAdviceRequest(value);
+  if (parsed.ok) return advise(parsed.request);
+  return { schema: 'olvet.error/1', id: idOf(value), errors: parsed.errors };
+}
+
+/** One line of the NDJSON stream in, one line out (without line ends). */
+export function answerLine(line: string): string {
+  let value: unknown;
+  try {
+    value = JSON.parse(line);
+  } catch {
+    const errors = [{ path: '', message: 'is not JSON: write one request on one line' }];
+    return JSON.stringify({ schema: 'olvet.error/1', id: null, errors } satisfies AdviceError);
+  }
+  return JSON.stringify(answer(value));
+}
+
+function idOf(value: unknown): string | null {
+  const id = typeof value === 'object' && value !== null && 'id' in value ? value.id : null;
+  return typeof id === 'string' ? id : null;
+}

@@ -1,0 +1,22 @@
+export { advise, answer, answerLine, whatIf } from './advise';
+export {
+  parseAdviceRequest,
+  type AdviceRequest,
+  type AdviceShot,
+  type FieldError,
+  type LearnedSlope,
+  type ValidAdviceRequest,
+} from './request';
+export type {
+  Action,
+  Advice,
+  AdviceError,
+  Alternative,
+  Change,
+  Expectation,
+  Interval,
+  Reason,
+  Settings,
+} from './answer';
+export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
+export { moveLine } from './moveLine';

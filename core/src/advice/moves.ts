@@ -1,0 +1,138 @@
+import { roundTo, snap, type Scale } from '../brew/snap';
+import type { Lever } from '../method/Method';
+import { SETTING_OF, type Change, type Settings } from './answer';
+import { slopeOf, type Posterior } from './infer';
+import { clamp, type Problem } from './problem';
+
+export interface Move {
+  settings: Settings;
+  lever: Lever | null;
+  /** Set when dose and yield moved together, in ratio. */
+  coupled: boolean;
+}
+
+const GRIND_CANDIDATES = 18;
+/** No single move may ask for more than this in log time: beyond it the near-log law is a guess. */
+const LARGEST_LOG_MOVE = 0.7;
+const YIELD_SHARES = [0.03, 0.06, 0.09, 0.12, 0.16, 0.2, 0.25];
+const HEAT_STEPS_C = [1, 2, 3];
+const DOSE_STEP_GRAMS = 0.5;
+
+/** Every legal single move from these settings with this lever, on the equipment's own steps. */
+export function movesOf(problem: Problem, posterior: Posterior, from: Settings, lever: Lever): Move[] {
+  switch (lever) {
+    case 'grind':
+      return grindMoves(problem, posterior, from);
+    case 'yield':
+      return both(YIELD_SHARES.map((share) => Math.max(1, Math.round(share * from.yieldGrams))))
+        .map((grams) => move(lever, { ...from, yieldGrams: roundTo(from.yieldGrams + grams, 1) }))
+        .filter(({ settings }) => plausibleRatio(problem, settings));
+    case 'temperature':
+      return heatMoves(problem, from);
+    case 'dose':
+      return both([DOSE_STEP_GRAMS, 2 * DOSE_STEP_GRAMS]).flatMap((grams) => doseMoves(problem, from, grams));
+  }
+}
+
+/** The same settings once more, put inside the limits if a hand had strayed out of them. */
+export function standStill(problem: Problem, from: Settings): Move {
+  const { basket } = problem.request;
+  return {
+    lever: null,
+    coupled: false,
+    settings: {
+      ...from,
+      grind: legalGrind(problem, from.grind),
+      doseGrams: clamp(from.doseGrams, basket.minGrams, basket.maxGrams),
+      temperatureC: legalHeat(problem, from.temperatureC),
+    },
+  };
+}
+
+/** What differs between two settings, in the order a barista would set it. */
+export function changesBetween(from: Settings, to: Settings): Change[] {
+  const order: (keyof Settings)[] = ['grind', 'doseGrams', 'yieldGrams', 'temperatureC'];
+  return order.flatMap((variable) => {
+    const before = from[variable];
+    const after = to[variable];
+    if (before === null || after === null || Math.abs(before - after) < 1e-9) return [];
+    return [{ variable, from: before, to: after }];
+  });
+}
+
+/** The smallest grind change worth offering: a step, or on a stepless collar about 1.5 % of the time. */
+export function grindStep(problem: Problem, posterior: Posterior): number {
+  if (problem.grindScale.step > 0) return problem.grindScale.step;
+  const exact = 0.015 / slopeOf(posterior).mean;
+  const decade = 10 ** Math.floor(Math.log10(exact));
+  const nice = [1, 2, 5, 10]
+    .map((n) => n * decade)
+    .reduce((a, b) => (Math.abs(b - exact) < Math.abs(a - exact) ? b : a));
+  return Math.min(nice, (problem.grindScale.max - problem.grindScale.min) / 20);
+}
+
+function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Move[] {
+  const slope = slopeOf(posterior).mean;
+  const step = grindStep(problem, posterior);
+  const furthest = Math.max(1, Math.floor(LARGEST_LOG_MOVE / (slope * step)));
+  // Near the setting every step, further away ever larger strides.
+  const strides = new Set<number>();
+  for (let i = 1; strides.size < GRIND_CANDIDATES && i <= furthest; i = Math.max(i + 1, Math.round(i * 1.25))) {
+    strides.add(i);
+  }
+  strides.add(furthest);
+  const settings = both([...strides]).map((n) => legalGrind(problem, from.grind + n * step));
+  return [...new Set(settings)]
+    .filter((grind) => Math.abs(grind - from.grind) > 1e-9)
+    .map((grind) => move('grind', { ...from, grind }));
+}
+
+function heatMoves(problem: Problem, from: Settings): Move[] {
+  const scale = problem.temperatureScale;
+  if (scale === null || from.temperatureC === null) return [];
+  const here = from.temperatureC;
+  const settings = both(HEAT_STEPS_C).map((degrees) => snap(here + degrees, scale));
+  return [...new Set(settings)]
+    .filter((temperatureC) => Math.abs(temperatureC - here) > 1e-9 && Math.abs(temperatureC - here) <= 3.5)
+    .map((temperatureC) => move('temperature', { ...from, temperatureC }));
+}
+
+function doseMoves(problem: Problem, from: Settings, grams: number): Move[] {
+  const { basket } = problem.request;
+  const doseGrams = roundTo(from.doseGrams + grams, 1);
+  if (doseGrams < basket.minGrams || doseGrams > basket.maxGrams) return [];
+  const yieldGrams = roundTo((from.yieldGrams * doseGrams) / from.doseGrams, 1);
+  return [
+    { lever: 'dose', coupled: true, settings: { ...from, doseGrams, yieldGrams } },
+    move('dose', { ...from, doseGrams }),
+  ];
+}
+
+function move(lever: Lever, settings: Settings): Move {
+  return { lever, coupled: false, settings };
+}
+
+function both(sizes: readonly number[]): number[] {
+  return sizes.flatMap((size) => [-size, size]);
+}
+
+function plausibleRatio(problem: Problem, settings: Settings): boolean {
+  const { target } = problem.request;
+  const relative = settings.yieldGrams / settings.doseGrams / (target.yieldGrams / target.doseGrams);
+  return settings.yieldGrams >= 1 && settings.yieldGrams <= 500 && relative > 0.6 && relative < 1.6;
+}
+
+function legalGrind(problem: Problem, grind: number): number {
+  return snap(grind, problem.grindScale);
+}
+
+function legalHeat(problem: Problem, temperatureC: number | null): number | null {
+  const scale: Scale | null = problem.temperatureScale;
+  return scale === null || temperatureC === null ? temperatureC : snap(temperatureC, scale);
+}
+
+/** Which way a lever moved: finer, hotter, more = +1. */
+export function directionOf(problem: Problem, change: Change): 1 | -1 {
+  const up = change.to > change.from ? 1 : -1;
+  return change.variable === SETTING_OF.grind ? ((up * problem.finerSign) as 1 | -1) : up;
+}

@@ -1,0 +1,143 @@
+import { CholeskyDecomposition } from 'ml-matrix';
+import { createRandom, drawNormal } from '../puck/random';
+import type { Expectation, Interval, Settings } from './answer';
+import { timeSd, type Posterior } from './infer';
+import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model';
+import type { Problem } from './problem';
+
+/** Draws from the posterior; more would not change a choice, only its decimals. */
+export const PARTICLES = 240;
+/** A noise-free shot may stand this far outside the window and still be what a barista calls in it, s. */
+const WINDOW_GRACE_SECONDS = 0.5;
+
+export interface Particles {
+  beliefs: Belief[];
+  /** Standard normal draws for the next shot's own noise, one a particle. */
+  noise: Float64Array;
+}
+
+/**
+ * Draws parameter vectors from the posterior, reproducibly from the seed. Each draw is used with its mirror image, so
+ * that means are exact and answers do not tremble.
+ */
+export function drawParticles(posterior: Posterior, seed: string): Particles {
+  const random = createRandom(seed);
+  const root = new CholeskyDecomposition(posterior.covariance).lowerTriangularMatrix;
+  const beliefs: Belief[] = [];
+  const noise = new Float64Array(PARTICLES);
+  const z = new Float64Array(PARAMETERS);
+  for (let k = 0; k < PARTICLES; k += 2) {
+    for (let i = 0; i < PARAMETERS; i += 1) z[i] = drawNormal(random, 0, 1);
+    const up = Float64Array.from(posterior.mean);
+    const down = Float64Array.from(posterior.mean);
+    for (let i = 0; i < PARAMETERS; i += 1) {
+      let shift = 0;
+      for (let j = 0; j <= i; j += 1) shift += root.get(i, j) * z[j]!;
+      up[i]! += shift;
+      down[i]! -= shift;
+    }
+    beliefs.push(beliefOf(up, posterior.frame), beliefOf(down, posterior.frame));
+    noise[k] = drawNormal(random, 0, 1);
+    noise[k + 1] = -noise[k]!;
+  }
+  return { beliefs, noise };
+}
+
+/** What every particle says of one setting. */
+export interface Outlook {
+  settings: Settings;
+  timeSeconds: Float64Array;
+  timeSdSeconds: Float64Array;
+  balance: Float64Array;
+  body: Float64Array;
+  /** 1 where the noise-free shot is in the window; and where it is also the wanted cup. */
+  inWindow: Float64Array;
+  good: Float64Array;
+  medianTimeSeconds: number;
+  windowShare: number;
+  tasteShare: number;
+  goodShare: number;
+}
+
+export function lookAt(problem: Problem, posterior: Posterior, particles: Particles, settings: Settings): Outlook {
+  const n = particles.beliefs.length;
+  const outlook: Outlook = {
+    settings,
+    timeSeconds: new Float64Array(n),
+    timeSdSeconds: new Float64Array(n),
+    balance: new Float64Array(n),
+    body: new Float64Array(n),
+    inWindow: new Float64Array(n),
+    good: new Float64Array(n),
+    medianTimeSeconds: 0,
+    windowShare: 0,
+    tasteShare: 0,
+    goodShare: 0,
+  };
+  const { target } = problem.request;
+  const { tolerance } = problem.method;
+  const geometry = geometryOf(posterior.frame, settings);
+  particles.beliefs.forEach((belief, k) => {
+    const shot = predict(belief, posterior.frame, geometry);
+    const inWindow =
+      shot.timeSeconds >= target.timeSeconds.min - WINDOW_GRACE_SECONDS &&
+      shot.timeSeconds <= target.timeSeconds.max + WINDOW_GRACE_SECONDS;
+    const tasty =
+      Math.abs(shot.balance - target.balance) <= tolerance.balance &&
+      Math.abs(shot.body - target.body) <= tolerance.body;
+    outlook.timeSeconds[k] = shot.timeSeconds;
+    outlook.timeSdSeconds[k] = timeSd(shot.puckSeconds);
+    outlook.balance[k] = shot.balance;
+    outlook.body[k] = shot.body;
+    outlook.inWindow[k] = inWindow ? 1 : 0;
+    outlook.good[k] = inWindow && tasty ? 1 : 0;
+    outlook.windowShare += (inWindow ? 1 : 0) / n;
+    outlook.tasteShare += (tasty ? 1 : 0) / n;
+    outlook.goodShare += (inWindow && tasty ? 1 : 0) / n;
+  });
+  outlook.medianTimeSeconds = Float64Array.from(outlook.timeSeconds).sort()[Math.floor(n / 2)]!;
+  return outlook;
+}
+
+/** The next shot as it will be measured: the outlook with the shot's own noise. */
+export function expectationOf(problem: Problem, particles: Particles, outlook: Outlook, tasteSd: number): Expectation {
+  const { min, max } = problem.request.target.timeSeconds;
+  const n = outlook.timeSeconds.length;
+  const { noise } = particles;
+  const times = outlook.timeSeconds.map((t, k) => Math.max(1, t + outlook.timeSdSeconds[k]! * noise[k]!));
+  // Other particles' noise for taste, so that time and taste noise are not the same draw.
+  const taste = (values: Float64Array, shift: number): Float64Array =>
+    values.map((value, k) => Math.min(3, Math.max(-3, value + tasteSd * noise[(k * 7 + shift) % n]!)));
+  let inWindow = 0;
+  let asWanted = 0;
+  const { target } = problem.request;
+  const { tolerance } = problem.method;
+  for (let k = 0; k < n; k += 1) {
+    if (times[k]! < min || times[k]! > max) continue;
+    inWindow += 1;
+    const near =
+      Math.abs(outlook.balance[k]! - target.balance) <= tolerance.balance &&
+      Math.abs(outlook.body[k]! - target.body) <= tolerance.body;
+    if (near) asWanted += 1;
+  }
+  return {
+    timeSeconds: intervalOf(times, 1),
+    balance: intervalOf(taste(outlook.balance, 31), 2),
+    body: intervalOf(taste(outlook.body, 67), 2),
+    inWindow: round(inWindow / n, 2),
+    asWanted: round(asWanted / n, 2),
+  };
+}
+
+function intervalOf(values: Float64Array, decimals: number): Interval {
+  const sorted = Float64Array.from(values).sort();
+  const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))]!;
+  // Between the tenths only: an exponential law has a tail that would drag the plain mean out of its own interval.
+  const middle = sorted.subarray(Math.round(0.1 * (sorted.length - 1)), Math.round(0.9 * (sorted.length - 1)) + 1);
+  const mean = middle.reduce((sum, value) => sum + value, 0) / middle.length;
+  return { mean: round(mean, decimals), p10: round(at(0.1), decimals), p90: round(at(0.9), decimals) };
+}
+
+function round(value: number, decimals: number): number {
+  return Number(value.toFixed(decimals));
+}

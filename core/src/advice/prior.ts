@@ -1,0 +1,79 @@
+import type { Roast } from '../brew/types';
+import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
+import type { Problem } from './problem';
+
+/** Independent normal beliefs about the parameter vector before any shot. */
+export interface Prior {
+  mean: Float64Array;
+  sd: Float64Array;
+}
+
+/** At 93 °C and an ordinary window, light roasts pour sour and dark ones bitter. On the contract's balance scale. */
+const ROAST_BALANCE: Record<Roast, number> = {
+  light: -0.7,
+  'medium-light': -0.35,
+  medium: 0,
+  'medium-dark': 0.3,
+  dark: 0.6,
+};
+const ROAST_BODY: Record<Roast, number> = {
+  light: -0.4,
+  'medium-light': -0.2,
+  medium: 0,
+  'medium-dark': 0.1,
+  dark: 0.2,
+};
+
+/** Beliefs from roast, method, window and grinder, as docs/model.md derives them. */
+export function priorFor(problem: Problem): Prior {
+  const frame = frameOf(problem);
+  const mean = new Float64Array(PARAMETERS);
+  const sd = new Float64Array(PARAMETERS);
+  const believe = (index: number, at: number, spread: number): void => {
+    mean[index] = at;
+    sd[index] = spread;
+  };
+  const { request, method } = problem;
+  const lead = leadFor(frame, method.leadSeconds);
+  believe(P.lead, lead.mean, lead.sd);
+  const middlePuck = (frame.middleSeconds - (frame.clock === 'first-drip' ? 0 : lead.mean)) / frame.yieldGrams - 0.12;
+  // A setting a person names stands near espresso; one Olvet had to guess may be anywhere.
+  believe(P.logPuck, Math.log(Math.max(0.1, middlePuck)), request.start?.grind != null ? 0.45 : 0.8);
+  const slope = slopePrior(problem);
+  believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
+  believe(P.doseExponent, 2, 0.7);
+  const heatShift = 0.3 * (frame.temperatureC - 93);
+  believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, 0.9);
+  believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], 0.7);
+  believe(P.logBalanceGrind, Math.log(4), 0.5);
+  believe(P.logBalanceRatio, Math.log(5.5), 0.45);
+  believe(P.logBalanceHeat, Math.log(0.3), 0.5);
+  believe(P.bodyGrind, 2, 1);
+  believe(P.logBodyRatio, Math.log(3.8), 0.5);
+  believe(P.overallBest, 7.8, 1);
+  believe(P.logOverallLoss, Math.log(1.4), 0.35);
+  believe(P.sweetBest, 7.2, 1.2);
+  believe(P.logSweetLoss, Math.log(1.4), 0.4);
+  return { mean, sd };
+}
+
+function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number } {
+  const mean = Math.min(usualSeconds, 0.55 * frame.middleSeconds);
+  return { mean, sd: frame.clock === 'total-contact' ? 4 : 1.5 };
+}
+
+/**
+ * Slope of log time per unit finer. Learned if the grinder has a history; otherwise the geometric mean of two rules of
+ * thumb: a usable step moves the time by about 4 %, and a whole scale spans e^3 in time.
+ */
+function slopePrior(problem: Problem): { mean: number; sd: number } {
+  const learned = problem.request.grinder.logTimePerUnit;
+  if (learned) {
+    // Another coffee on the same grinder answers a little differently.
+    return { mean: Math.log(learned.mean), sd: Math.hypot(Math.min(1, learned.sd / learned.mean), 0.12) };
+  }
+  const { min, max, step } = problem.grindScale;
+  const byRange = 3 / (max - min);
+  if (step <= 0) return { mean: Math.log(byRange), sd: 0.8 };
+  return { mean: 0.5 * (Math.log(byRange) + Math.log(0.04 / step)), sd: 0.6 };
+}

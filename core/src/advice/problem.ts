@@ -1,0 +1,125 @@
+import { convertTime } from '../brew/convertTime';
+import { roundTo, snap, type Scale } from '../brew/snap';
+import type { Sign, TimerStart } from '../brew/types';
+import type { Method } from '../method/Method';
+import { findMethod, startTemperatureC } from '../method/methods';
+import type { Settings } from './answer';
+import type { AdviceShot, ValidAdviceRequest } from './request';
+
+/** One shot with every gap filled and every clock read on the target's. */
+export interface Pour {
+  /** What stood on grinder, scale and machine: the settings as planned. */
+  planned: Settings;
+  /** What was really poured; the best value known. */
+  measured: Settings;
+  /** Seconds on `clock`, or null when nobody timed it. */
+  timeSeconds: number | null;
+  clock: TimerStart;
+  firstDripSeconds: number | null;
+  seen: readonly Sign[];
+  channelled: boolean;
+  /** Grind of the shot before, and whether old grounds were left in. */
+  previousGrind: number;
+  purged: boolean;
+  taste: NonNullable<AdviceShot['taste']> | null;
+}
+
+/** The request made complete: a method object, scales, a start and filled pours. */
+export interface Problem {
+  request: ValidAdviceRequest;
+  method: Method;
+  grindScale: Scale;
+  /** +1 when a higher number is finer, −1 when a lower one is. */
+  finerSign: 1 | -1;
+  temperatureScale: Scale | null;
+  /** Where the first shot stands or stood. */
+  start: Settings;
+  pours: Pour[];
+}
+
+const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
+
+/** Fills in what the request leaves out. Pure bookkeeping: no inference here. */
+export function readProblem(request: ValidAdviceRequest): Problem {
+  const method = typeof request.method === 'string' ? findMethod(request.method)! : request.method;
+  const grindScale: Scale = {
+    min: request.grinder.min,
+    max: request.grinder.max,
+    step: request.grinder.step,
+  };
+  const finerSign = request.grinder.finer === 'higher' ? 1 : -1;
+  const temperatureScale = request.machine?.temperatureC ?? null;
+  const temperatureC =
+    temperatureScale === null
+      ? null
+      : snap(
+          request.target.temperatureC ?? startTemperatureC(method, request.coffee.roast, temperatureScale)!,
+          temperatureScale,
+        );
+  const start: Settings = {
+    grind: snap(request.start?.grind ?? request.shots[0]?.grind ?? guessGrind(grindScale, finerSign), grindScale),
+    doseGrams: roundTo(clamp(request.target.doseGrams, request.basket.minGrams, request.basket.maxGrams), 1),
+    yieldGrams: request.target.yieldGrams,
+    temperatureC,
+  };
+  return { request, method, grindScale, finerSign, temperatureScale, start, pours: readPours(request, start) };
+}
+
+/** Without any history: a little to the fine side of the middle, where espresso lies on a general scale. */
+function guessGrind(scale: Scale, finerSign: 1 | -1): number {
+  const fromFine = 0.4;
+  const finest = finerSign === 1 ? scale.max : scale.min;
+  const coarsest = finerSign === 1 ? scale.min : scale.max;
+  return finest + fromFine * (coarsest - finest);
+}
+
+function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
+  let before = start;
+  return request.shots.map((shot, index) => {
+    const planned: Settings = {
+      grind: shot.planned?.grind ?? shot.grind ?? before.grind,
+      doseGrams: shot.planned?.doseGrams ?? shot.doseGrams ?? before.doseGrams,
+      yieldGrams: shot.planned?.yieldGrams ?? shot.yieldGrams ?? before.yieldGrams,
+      temperatureC: shot.planned?.temperatureC ?? shot.temperatureC ?? before.temperatureC,
+    };
+    const measured: Settings = {
+      grind: shot.grind ?? planned.grind,
+      doseGrams: shot.doseGrams ?? planned.doseGrams,
+      yieldGrams: shot.yieldGrams ?? planned.yieldGrams,
+      temperatureC: shot.temperatureC ?? planned.temperatureC,
+    };
+    const seen = shot.seen ?? [];
+    const pour: Pour = {
+      planned,
+      measured,
+      ...readClock(request, shot),
+      firstDripSeconds: shot.firstDripSeconds ?? null,
+      seen,
+      channelled: seen.some((sign) => CHANNEL_SIGNS.includes(sign)),
+      previousGrind: index === 0 ? measured.grind : before.grind,
+      purged: shot.purged ?? true,
+      taste: shot.taste ?? null,
+    };
+    before = planned;
+    return pour;
+  });
+}
+
+function readClock(request: ValidAdviceRequest, shot: AdviceShot): { timeSeconds: number | null; clock: TimerStart } {
+  const target = request.target.timer;
+  const clock = shot.timer ?? target;
+  const timeSeconds = shot.timeSeconds ?? null;
+  if (timeSeconds === null || clock === target) return { timeSeconds, clock: target };
+  const converted = convertTime({
+    timeSeconds,
+    from: clock,
+    to: target,
+    firstDripSeconds: shot.firstDripSeconds ?? null,
+  });
+  // Without a first drip the shot stays on its own clock; the model knows the usual lead between the two.
+  return converted === null ? { timeSeconds, clock } : { timeSeconds: converted, clock: target };
+}
+
+export function clamp(value: number, low: number, high: number): number {
+  return Math.min(high, Math.max(low, value));
+}

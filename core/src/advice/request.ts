@@ -1,0 +1,152 @@
+import { z } from 'zod';
+import { ROASTS, SIGNS, TIMER_STARTS } from '../brew/types';
+import { methodSchema } from '../method/Method';
+import { findMethod, METHOD_IDS } from '../method/methods';
+
+/** A measured value that may be left out or null. */
+const maybe = (min: number, max: number) => z.number().min(min).max(max).nullish();
+const seconds = z.number().min(1).max(300);
+
+const scale = z
+  .object({ min: z.number().min(-1e4).max(1e4), max: z.number().min(-1e4).max(1e4), step: z.number().min(0).max(1e4) })
+  .superRefine((value, context) => {
+    if (value.max <= value.min) context.addIssue({ code: 'custom', path: ['max'], message: 'must be above min' });
+    else if (value.step > value.max - value.min)
+      context.addIssue({ code: 'custom', path: ['step'], message: 'must not be larger than the whole scale' });
+  });
+
+export const learnedSlopeSchema = z.object({
+  mean: z.number().positive().max(100),
+  sd: z.number().positive().max(100),
+  shots: z.number().int().min(0).max(1e7),
+});
+
+const tasteSchema = z.object({
+  balance: maybe(-3, 3),
+  body: maybe(-3, 3),
+  dryness: maybe(0, 3),
+  sweetness: maybe(0, 10),
+  overall: maybe(0, 10),
+});
+
+const shotSchema = z.object({
+  grind: maybe(-1e4, 1e4),
+  doseGrams: maybe(1, 60),
+  yieldGrams: maybe(1, 500),
+  temperatureC: maybe(60, 100),
+  planned: z
+    .object({
+      grind: maybe(-1e4, 1e4),
+      doseGrams: maybe(1, 60),
+      yieldGrams: maybe(1, 500),
+      temperatureC: maybe(60, 100),
+    })
+    .nullish(),
+  timeSeconds: maybe(1, 300),
+  timer: z.enum(TIMER_STARTS).nullish(),
+  firstDripSeconds: maybe(0, 120),
+  seen: z.array(z.enum(SIGNS)).max(20).nullish(),
+  purged: z.boolean().nullish(),
+  taste: tasteSchema.nullish(),
+});
+
+export const adviceRequestSchema = z.object({
+  schema: z.literal('olvet.advice-request/1'),
+  id: z.string().max(200).nullish(),
+  method: z.union([
+    z.string().refine((id) => findMethod(id) !== undefined, { message: `must be one of ${METHOD_IDS.join(', ')}` }),
+    methodSchema,
+  ]),
+  grinder: z.intersection(
+    scale,
+    z.object({
+      finer: z.enum(['lower', 'higher']),
+      dosing: z.enum(['timed', 'weighed']).nullish(),
+      purgeGrams: z.number().min(0).max(200).nullish(),
+      logTimePerUnit: learnedSlopeSchema.nullish(),
+    }),
+  ),
+  basket: z
+    .object({
+      nominalGrams: z.number().min(1).max(60),
+      minGrams: z.number().min(1).max(60),
+      maxGrams: z.number().min(1).max(60),
+    })
+    .refine((b) => b.maxGrams >= b.minGrams, { message: 'must not be below minGrams', path: ['maxGrams'] }),
+  machine: z.object({ temperatureC: scale.nullish() }).nullish(),
+  coffee: z.object({
+    roast: z.enum(ROASTS),
+    process: z.string().max(80).nullish(),
+    altitudeM: maybe(-500, 6000),
+    ageDays: maybe(0, 3650),
+  }),
+  target: z.object({
+    doseGrams: z.number().min(1).max(60),
+    yieldGrams: z.number().min(1).max(500),
+    temperatureC: maybe(60, 100),
+    timeSeconds: z
+      .object({ min: seconds, max: seconds })
+      .refine((w) => w.max > w.min, { message: 'must be later than min', path: ['max'] }),
+    timer: z.enum(TIMER_STARTS),
+    balance: z.number().min(-3).max(3).default(0),
+    body: z.number().min(-3).max(3).default(0),
+  }),
+  start: z.object({ grind: maybe(-1e4, 1e4) }).nullish(),
+  shots: z.array(shotSchema).max(200),
+});
+
+export type AdviceRequest = z.input<typeof adviceRequestSchema>;
+export type ValidAdviceRequest = z.output<typeof adviceRequestSchema>;
+export type AdviceShot = z.output<typeof shotSchema>;
+export type LearnedSlope = z.infer<typeof learnedSlopeSchema>;
+
+export interface FieldError {
+  /** Like `shots[2].doseGrams`; empty for the request as a whole. */
+  path: string;
+  message: string;
+}
+
+export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { ok: false; errors: FieldError[] };
+
+/** Checks a would-be request; every error names its field and says what would be right. */
+export function parseAdviceRequest(value: unknown): ParsedAdviceRequest {
+  const result = adviceRequestSchema.safeParse(value);
+  if (result.success) return { ok: true, request: result.data };
+  return { ok: false, errors: result.error.issues.flatMap((issue) => fieldErrors(issue, [])) };
+}
+
+type Issue = z.core.$ZodIssue;
+
+function fieldErrors(issue: Issue, prefix: PropertyKey[]): FieldError[] {
+  const path = [...prefix, ...issue.path];
+  if (issue.code === 'invalid_union') {
+    // Of the two ways to give a method, complain about the one that was tried: text or object.
+    const branches = issue.errors.filter((errors) => errors.length > 0);
+    const tried =
+      branches.find((errors) => errors.some((e) => e.path.length > 0 || e.code === 'custom')) ?? branches[0];
+    return (tried ?? []).flatMap((inner) => fieldErrors(inner, path));
+  }
+  return [{ path: writePath(path), message: writeMessage(issue) }];
+}
+
+function writePath(path: PropertyKey[]): string {
+  return path.reduce<string>((text, part) => {
+    if (typeof part === 'number') return `${text}[${part}]`;
+    return text === '' ? String(part) : `${text}.${String(part)}`;
+  }, '');
+}
+
+function writeMessage(issue: Issue): string {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.input === undefined ? `is missing: give a ${issue.expected}` : `must be a ${issue.expected}`;
+    case 'too_small':
+      return issue.inclusive === false ? `must be above ${issue.minimum}` : `must be at least ${issue.minimum}`;
+    case 'too_big':
+      return `must be at most ${issue.maximum}`;
+    case 'invalid_value':
+      return `must be one of ${issue.values.join(', ')}`;
+    default:
+      return issue.message;
+  }
+}

@@ -1,0 +1,11 @@
+export * from './types';
+export { brewRatio, extractionYieldPercent } from './ratio';
+export {
+  celsiusFromFahrenheit,
+  CREMA_ML_PER_GRAM,
+  fahrenheitFromCelsius,
+  gramsFromMillilitres,
+  millilitresFromGrams,
+} from './units';
+export { convertTime, type ConvertTimeInput } from './convertTime';
+export { roundTo, snap, type Scale } from './snap';

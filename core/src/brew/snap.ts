@@ -1,0 +1,25 @@
+export interface Scale {
+  min: number;
+  max: number;
+  /** Smallest usable change; 0 = stepless. */
+  step: number;
+}
+
+/**
+ * The nearest value the scale can really be set to. Steps are counted from `min` — a collar's clicks start at its
+ * end stop, not at zero. A value that lies off the clicks because `max` does is never returned.
+ */
+export function snap(value: number, scale: Scale): number {
+  const { min, max, step } = scale;
+  const clamped = Math.min(max, Math.max(min, value));
+  if (step <= 0) return roundTo(clamped, 3);
+  const last = Math.floor((max - min) / step + 1e-9);
+  const clicks = Math.min(last, Math.max(0, Math.round((clamped - min) / step)));
+  return roundTo(min + clicks * step, 6);
+}
+
+/** Rounds away the binary dust of decimal steps. */
+export function roundTo(value: number, decimals: number): number {
+  const factor = 10 ** decimals;
+  return Math.round(value * factor) / factor;
+}

@@ -1,0 +1,27 @@
+/** Where the shot clock starts. First drip comes some 5–8 s after pump on; total contact counts pre-brew too. */
+export const TIMER_STARTS = ['pump-on', 'first-drip', 'total-contact'] as const;
+export type TimerStart = (typeof TIMER_STARTS)[number];
+
+export const ROASTS = ['light', 'medium-light', 'medium', 'medium-dark', 'dark'] as const;
+export type Roast = (typeof ROASTS)[number];
+
+/** What an eye sees during or after a shot. */
+export const SIGNS = [
+  'spurts',
+  'dead-spots',
+  'early-blonding',
+  'gushing',
+  'dripping',
+  'uneven-spouts',
+  'late-rush',
+  'soupy-puck',
+  'screen-imprint',
+  'puck-crater',
+] as const;
+export type Sign = (typeof SIGNS)[number];
+
+/** A closed interval of seconds. */
+export interface SecondsRange {
+  min: number;
+  max: number;
+}

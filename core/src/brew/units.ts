@@ -1,0 +1,31 @@
+import { requirePositive } from './requirePositive';
+
+/** Fresh double with crema, ml per g (ordinary practice 1.4–1.6). */
+export const CREMA_ML_PER_GRAM = 1.5;
+
+/** °C to °F, exact: F = C × 9/5 + 32. */
+export function fahrenheitFromCelsius(celsius: number): number {
+  return (celsius * 9) / 5 + 32;
+}
+
+/** °F to °C, exact inverse of {@link fahrenheitFromCelsius}. */
+export function celsiusFromFahrenheit(fahrenheit: number): number {
+  return ((fahrenheit - 32) * 5) / 9;
+}
+
+/**
+ * Beverage mass in g from a volume read with its crema.
+ * @param millilitres volume, ml, > 0
+ * @param mlPerGram how much room one gram takes; falls towards 1 as crema settles
+ * @throws RangeError on non-positive input
+ */
+export function gramsFromMillilitres(millilitres: number, mlPerGram = CREMA_ML_PER_GRAM): number {
+  requirePositive('gramsFromMillilitres', { millilitres, mlPerGram });
+  return millilitres / mlPerGram;
+}
+
+/** Inverse of {@link gramsFromMillilitres}. */
+export function millilitresFromGrams(grams: number, mlPerGram = CREMA_ML_PER_GRAM): number {
+  requirePositive('millilitresFromGrams', { grams, mlPerGram });
+  return grams * mlPerGram;
+}

@@ -1,0 +1,1 @@
+export { stationState, type StationState, type StationStateInput } from './stationState';

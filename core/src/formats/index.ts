@@ -1,0 +1,11 @@
+export {
+  SIGN_LABELS,
+  SIGN_WORDS,
+  shotFieldProblem,
+  type SeenMark,
+  type ShotLine,
+  type ShotLineProblem,
+  type TasteNote,
+} from './shotLine';
+export { parseShotLine, type ParsedShotLine } from './parseShotLine';
+export { printShotLine, tasteWords } from './printShotLine';

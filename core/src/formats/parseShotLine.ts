@@ -1,0 +1,173 @@
+import type { Sign } from '../brew/types';
+import { SIGN_WORDS, TASTE_WORDS, shotFieldProblem, type ShotLine, type ShotLineProblem } from './shotLine';
+import { tokenizeShotLine, type Token } from './tokenizeShotLine';
+
+type NumberField =
+  'doseGrams' | 'yieldGrams' | 'timeSeconds' | 'grind' | 'temperatureC' | 'firstDripSeconds' | 'tdsPercent';
+
+/** A word that says what the number after it is. */
+const LABELS: Record<string, NumberField> = {
+  dose: 'doseGrams',
+  yield: 'yieldGrams',
+  cup: 'yieldGrams',
+  time: 'timeSeconds',
+  grind: 'grind',
+  setting: 'grind',
+  temp: 'temperatureC',
+  temperature: 'temperatureC',
+  drip: 'firstDripSeconds',
+  tds: 'tdsPercent',
+};
+const SLOTS: readonly NumberField[] = ['doseGrams', 'yieldGrams', 'timeSeconds'];
+const QUIET = new Set(['a', 'and', 'the', 'at', 'with', 'was', 'first', 'of', 'little', 'tastes', 'tasted', 'aim']);
+const SIGN_BY_WORD = new Map<string, Sign>(
+  Object.entries(SIGN_WORDS).flatMap(([sign, words]) => words.map((word) => [word, sign as Sign] as const)),
+);
+
+export interface ParsedShotLine {
+  shot: ShotLine;
+  problems: ShotLineProblem[];
+}
+
+/**
+ * Reads a shot as people write it: `18.1 > 36.8 in 21.5 sour thin spurts@2`, `18 in 36 out 29s`, `dose 18 cup 36`.
+ * Bare numbers fill dose, yield and time in that order. Nothing is guessed silently: every piece of text that was
+ * not understood, or said twice, or is out of any possible range, comes back as a problem with its place in the text.
+ */
+export function parseShotLine(text: string): ParsedShotLine {
+  return new ShotLineReader(text).read();
+}
+
+class ShotLineReader {
+  private readonly tokens: Token[];
+  private readonly shot: ShotLine = {};
+  private readonly problems: ShotLineProblem[] = [];
+  /** With "out" in the line, "in" means the dose; without it, "in 28" means the time. */
+  private readonly inMeansDose: boolean;
+  private readonly labelsComeFirst: boolean;
+  private at = 0;
+
+  constructor(text: string) {
+    this.tokens = tokenizeShotLine(text);
+    this.inMeansDose = this.tokens.some((token) => token.text === 'out');
+    this.labelsComeFirst = this.tokens[0]?.kind === 'word';
+  }
+
+  read(): ParsedShotLine {
+    while (this.at < this.tokens.length) {
+      const token = this.tokens[this.at]!;
+      this.at += 1;
+      if (token.kind === 'number') this.readNumber(token);
+      else if (token.kind === 'word') this.readWord(token);
+      // An arrow only separates.
+    }
+    return { shot: this.shot, problems: this.problems };
+  }
+
+  private peek(offset = 0): Token | undefined {
+    return this.tokens[this.at + offset];
+  }
+
+  private readNumber(token: Token): void {
+    const next = this.peek();
+    if (this.inMeansDose && !this.labelsComeFirst && (next?.text === 'in' || next?.text === 'out')) {
+      this.at += 1;
+      this.set(next.text === 'in' ? 'doseGrams' : 'yieldGrams', token);
+    } else if (token.unit === 's') this.set('timeSeconds', token);
+    else if (token.unit === 'c') this.set('temperatureC', token);
+    else if (token.unit === '%') this.set('tdsPercent', token);
+    else {
+      const slot = SLOTS.find(
+        (field) => this.shot[field] === undefined && !(token.unit === 'g' && field === 'timeSeconds'),
+      );
+      if (slot) this.set(slot, token);
+      else this.complain(token, 'one number too many: dose, yield and time are already there');
+    }
+  }
+
+  private readWord(token: Token): void {
+    const word = token.text;
+    if (QUIET.has(word)) return;
+    if (word === 'in' || word === 'out') return this.readInOut(token);
+    const label = LABELS[word];
+    if (label) return this.readLabelled(token, label);
+    if (word === 'sink' || word === 'serve') {
+      this.shot.verdict = word;
+      return;
+    }
+    if (word === 'unpurged') {
+      this.shot.purged = false;
+      return;
+    }
+    if (word === 'not' || word === 'no') return this.readNegation(token);
+    if (word === 'very' || word === 'bit' || word === 'slightly') return this.readStrength(token);
+    if (TASTE_WORDS[word]) return this.readTaste(token, 0);
+    const sign = SIGN_BY_WORD.get(word);
+    if (sign) return this.readSign(sign);
+    this.complain(token, `“${word}” is not a word I know here`);
+  }
+
+  private readInOut(token: Token): void {
+    const field = token.text === 'out' ? 'yieldGrams' : this.inMeansDose ? 'doseGrams' : 'timeSeconds';
+    this.readLabelled(token, field);
+  }
+
+  private readLabelled(label: Token, field: NumberField): void {
+    const number = this.peek();
+    if (number?.kind !== 'number') return this.complain(label, `a number should follow “${label.text}”`);
+    this.at += 1;
+    this.set(field, number);
+  }
+
+  private readNegation(token: Token): void {
+    const next = this.peek();
+    if (next && (next.text === 'purged' || next.text === 'purge')) {
+      this.at += 1;
+      this.shot.purged = false;
+    } else this.complain(token, `“${token.text}” of what? I only know “not purged”`);
+  }
+
+  private readStrength(token: Token): void {
+    const next = this.peek();
+    if (!next || !TASTE_WORDS[next.text]) return this.complain(token, `a taste should follow “${token.text}”`);
+    this.at += 1;
+    this.readTaste(next, token.text === 'very' ? 1 : -1);
+  }
+
+  private readTaste(token: Token, more: number): void {
+    const { axis, value } = TASTE_WORDS[token.text]!;
+    const taste = (this.shot.taste ??= {});
+    if (taste[axis] !== undefined) {
+      // Two words on one axis. Sour and bitter at once is a finding of its own, but one number cannot hold it.
+      const message =
+        axis === 'balance'
+          ? 'sour and bitter at once: keep the stronger one and add “harsh”, it points to a channel'
+          : 'said twice';
+      return this.complain(token, message);
+    }
+    taste[axis] = value + Math.sign(value) * more;
+  }
+
+  private readSign(sign: Sign): void {
+    const mark: { sign: Sign; clock?: number } = { sign };
+    const at = this.peek();
+    const hour = this.peek(1);
+    if (at?.text === '@' && hour?.kind === 'number') {
+      this.at += 2;
+      if (Number.isInteger(hour.value) && hour.value! >= 1 && hour.value! <= 12) mark.clock = hour.value;
+      else this.complain(hour, 'a clock hour is a whole number from 1 to 12');
+    }
+    (this.shot.seen ??= []).push(mark);
+  }
+
+  private set(field: NumberField, token: Token): void {
+    if (this.shot[field] !== undefined) return this.complain(token, 'said twice');
+    const problem = shotFieldProblem(field, token.value!);
+    if (problem) return this.complain(token, problem);
+    this.shot[field] = token.value!;
+  }
+
+  private complain(token: Token, message: string): void {
+    this.problems.push({ start: token.start, end: token.end, text: token.text, message });
+  }
+}

@@ -1,0 +1,95 @@
+import fc from 'fast-check';
+import { SIGNS, parseShotLine, printShotLine, type ShotLine } from '../index';
+
+const read = (text: string): ShotLine => {
+  const { shot, problems } = parseShotLine(text);
+  expect(problems).toEqual([]);
+  return shot;
+};
+
+describe('parseShotLine', () => {
+  const plain = { doseGrams: 18, yieldGrams: 36, timeSeconds: 29 };
+  it.each([
+    ['18 > 36 in 29', plain],
+    ['18 in 36 out 29s', plain],
+    ['in 18 out 36 29 s', plain],
+    ['18g -> 36g 29 sec', plain],
+    ['18→36 0:29', plain],
+    ['29s 18 36', plain],
+    ['dose 18 yield 36 time 29', plain],
+    ['18, 36, 29', plain],
+    ['18,1 > 36,8 in 21,5', { doseGrams: 18.1, yieldGrams: 36.8, timeSeconds: 21.5 }],
+    ['18/36 29 grind 12.5 93c', { ...plain, grind: 12.5, temperatureC: 93 }],
+    ['18 36 29 drip 6 tds 9.4', { ...plain, firstDripSeconds: 6, tdsPercent: 9.4 }],
+    ['18 36 29 9.4%', { ...plain, tdsPercent: 9.4 }],
+  ])('%s', (text, shot) => expect(read(text)).toEqual(shot));
+
+  it('reads taste, signs with their clock hour, verdict and a missing purge', () => {
+    expect(read('18.1 > 36.8 in 21.5 very sour, a bit thin dry spurts@2 dead@11 sink not purged')).toEqual({
+      doseGrams: 18.1,
+      yieldGrams: 36.8,
+      timeSeconds: 21.5,
+      taste: { balance: -2.5, body: -0.5, dryness: 1.5 },
+      seen: [
+        { sign: 'spurts', clock: 2 },
+        { sign: 'dead-spots', clock: 11 },
+      ],
+      verdict: 'sink',
+      purged: false,
+    });
+  });
+
+  it.each([
+    ['18 > 36 in 29 splendid', 'splendid', /not a word/],
+    ['18 > 36 in 29 44', '44', /too many/],
+    ['180 > 36 in 29', '180', /1–60 g/],
+    ['18 > 36 in soon', 'in', /number should follow/],
+    ['18 36 29 spurts@13', '13', /1 to 12/],
+    ['18 36 29 sour bitter', 'bitter', /points to a channel/],
+    ['18 36 29s 30s', '30s', /twice/],
+    ['18 36 29 very', 'very', /taste should follow/],
+  ])('%s → points at “%s”', (text, culprit, message) => {
+    const { problems } = parseShotLine(text);
+    const problem = problems.find((p) => message.test(p.message));
+    expect(problem && text.slice(problem.start, problem.end)).toBe(culprit);
+  });
+
+  it('never throws, and every problem points into the text', () => {
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80 }), (text) => {
+        for (const problem of parseShotLine(text).problems) {
+          expect(problem.end).toBeGreaterThan(problem.start);
+          expect(problem.end).toBeLessThanOrEqual(text.length);
+        }
+      }),
+    );
+  });
+
+  it('gives back what printShotLine wrote', () => {
+    const tenths = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map((n) => n / 10);
+    const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
+    const shots = fc.record({
+      doseGrams: maybe(tenths(5, 25)),
+      yieldGrams: maybe(tenths(10, 80)),
+      timeSeconds: maybe(tenths(5, 90)),
+      grind: maybe(tenths(0, 40)),
+      temperatureC: maybe(tenths(86, 97)),
+      firstDripSeconds: maybe(tenths(1, 12)),
+      tdsPercent: maybe(tenths(5, 14)),
+      taste: maybe(fc.record({ balance: fc.constantFrom(-2.5, -1.5, -0.5, 0, 0.5, 1.5, 2.5) })),
+      seen: maybe(
+        fc.array(fc.record({ sign: fc.constantFrom(...SIGNS), clock: maybe(fc.integer({ min: 1, max: 12 })) }), {
+          minLength: 1,
+          maxLength: 3,
+        }),
+      ),
+      verdict: maybe(fc.constantFrom('sink' as const, 'serve' as const)),
+      purged: maybe(fc.constant(false)),
+    });
+    fc.assert(
+      fc.property(shots, (shot) => {
+        expect(JSON.parse(JSON.stringify(read(printShotLine(shot))))).toEqual(JSON.parse(JSON.stringify(shot)));
+      }),
+    );
+  });
+});

@@ -1,0 +1,102 @@
+import type { Sign } from '../brew/types';
+
+/** A sign with the clock hour it was seen at, the basket viewed from below (12 = away from the barista). */
+export interface SeenMark {
+  sign: Sign;
+  clock?: number;
+}
+
+export interface TasteNote {
+  balance?: number;
+  body?: number;
+  dryness?: number;
+  sweetness?: number;
+  overall?: number;
+}
+
+/** What one typed line can say of a shot. Absent = not said. */
+export interface ShotLine {
+  doseGrams?: number;
+  yieldGrams?: number;
+  timeSeconds?: number;
+  grind?: number;
+  temperatureC?: number;
+  firstDripSeconds?: number;
+  tdsPercent?: number;
+  taste?: TasteNote;
+  seen?: SeenMark[];
+  verdict?: 'sink' | 'serve';
+  purged?: boolean;
+}
+
+export interface ShotLineProblem {
+  /** Where in the typed text: characters [start, end). */
+  start: number;
+  end: number;
+  text: string;
+  message: string;
+}
+
+/** Words for signs; the first one is what printing uses. */
+export const SIGN_WORDS: Record<Sign, readonly string[]> = {
+  spurts: ['spurts', 'spurt', 'channel', 'channels', 'channeling', 'jets'],
+  'dead-spots': ['dead', 'dead-spots', 'dead-spot'],
+  'early-blonding': ['pale', 'paling', 'blonding', 'early-blonding', 'blond'],
+  gushing: ['gushing', 'gushed', 'gush'],
+  dripping: ['dripping', 'dripped'],
+  'uneven-spouts': ['uneven', 'uneven-spouts'],
+  'late-rush': ['rush', 'late-rush', 'rushed'],
+  'soupy-puck': ['soupy', 'soupy-puck'],
+  'screen-imprint': ['imprint', 'screen-imprint'],
+  'puck-crater': ['crater', 'puck-crater', 'pinhole'],
+};
+
+export const SIGN_LABELS: Record<Sign, string> = {
+  spurts: 'spurts',
+  'dead-spots': 'dead spots',
+  'early-blonding': 'paled early',
+  gushing: 'gushed',
+  dripping: 'only dripped',
+  'uneven-spouts': 'uneven spouts',
+  'late-rush': 'slow, then a rush',
+  'soupy-puck': 'soupy puck',
+  'screen-imprint': 'screen imprint',
+  'puck-crater': 'crater in the puck',
+};
+
+type TasteAxis = 'balance' | 'body' | 'dryness' | 'sweetness';
+
+/** Words for taste with their plain strength; "very" adds one step, "a bit" takes one off. */
+export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
+  sour: { axis: 'balance', value: -1.5 },
+  acid: { axis: 'balance', value: -1.5 },
+  sharp: { axis: 'balance', value: -1.5 },
+  bitter: { axis: 'balance', value: 1.5 },
+  even: { axis: 'balance', value: 0 },
+  balanced: { axis: 'balance', value: 0 },
+  thin: { axis: 'body', value: -1.5 },
+  watery: { axis: 'body', value: -2 },
+  heavy: { axis: 'body', value: 1.5 },
+  thick: { axis: 'body', value: 1.5 },
+  full: { axis: 'body', value: 0 },
+  dry: { axis: 'dryness', value: 1.5 },
+  harsh: { axis: 'dryness', value: 2.5 },
+  sweet: { axis: 'sweetness', value: 7 },
+};
+
+const LIMITS: Record<string, { min: number; max: number; what: string }> = {
+  doseGrams: { min: 1, max: 60, what: 'a dose of 1–60 g' },
+  yieldGrams: { min: 1, max: 500, what: 'a yield of 1–500 g' },
+  timeSeconds: { min: 1, max: 300, what: 'a time of 1–300 s' },
+  grind: { min: -1000, max: 10000, what: 'a grind setting' },
+  temperatureC: { min: 60, max: 100, what: 'a temperature of 60–100 °C' },
+  firstDripSeconds: { min: 0, max: 120, what: 'a first drip of 0–120 s' },
+  tdsPercent: { min: 0.1, max: 30, what: 'a TDS of 0.1–30 %' },
+};
+
+/** Null when the value is one a shot can have, otherwise what was expected. */
+export function shotFieldProblem(field: string, value: number): string | null {
+  const limit = LIMITS[field];
+  if (!limit) return null;
+  return value >= limit.min && value <= limit.max ? null : `expected ${limit.what}`;
+}

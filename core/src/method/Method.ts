@@ -1,0 +1,43 @@
+import { z } from 'zod';
+import { ROASTS, TIMER_STARTS } from '../brew/types';
+
+/** What a barista can turn. Pressure is a lever of the hand; it is named in orders but not computed as a setting. */
+export const LEVERS = ['grind', 'yield', 'dose', 'temperature'] as const;
+export type Lever = (typeof LEVERS)[number];
+
+const lever = z.enum(LEVERS);
+const celsius = z.number().min(60).max(100);
+
+/**
+ * A school of dialling in, as data. A shop's own method is a clone with changes and needs no code.
+ * Taste scales are those of the advice contract (−3 … +3).
+ */
+export const methodSchema = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(60),
+  /** One sentence: the idea. */
+  idea: z.string().max(400).default(''),
+  /** Who it suits. */
+  suits: z.string().max(400).default(''),
+  /** Levers this school keeps still. */
+  locks: z.array(lever),
+  /** Levers moved for sour–bitter and for thin–heavy, first choice first. */
+  balanceOrder: z.array(lever),
+  bodyOrder: z.array(lever),
+  start: z.object({ doseGrams: z.number().min(5).max(40), ratio: z.number().min(0.5).max(6) }),
+  windowSeconds: z
+    .object({ min: z.number().min(5).max(120), max: z.number().min(5).max(120) })
+    .refine((w) => w.max > w.min, { message: 'must end later than it begins', path: ['max'] }),
+  timer: z.enum(TIMER_STARTS),
+  /** target: time is brought into the window first. outcome: taste decides, the window only warns. */
+  timeIs: z.enum(['target', 'outcome']),
+  temperatureC: z.object(
+    Object.fromEntries(ROASTS.map((r) => [r, celsius])) as Record<(typeof ROASTS)[number], typeof celsius>,
+  ),
+  /** Usual seconds before the first drip on this school's clock. */
+  leadSeconds: z.number().min(0).max(60).default(6),
+  tolerance: z
+    .object({ balance: z.number().min(0.1).max(2), body: z.number().min(0.1).max(2) })
+    .default({ balance: 0.6, body: 0.9 }),
+});
+export type Method = z.infer<typeof methodSchema>;

@@ -1,0 +1,12 @@
+export { createRandom, drawNormal, type Random } from './random';
+export { PLAIN_WORLD, type PuckWorld } from './world';
+export { brewPuck, CLEAN_PUCK, grainMicrons, type BrewedPuck, type BrewSettings, type FlowPoint } from './brewPuck';
+export {
+  idealShot,
+  pullShot,
+  STEADY_BARISTA,
+  tasteOf,
+  type Barista,
+  type PulledShot,
+  type TrueTaste,
+} from './pullShot';

@@ -1,0 +1,3 @@
+declare module 'seedrandom/lib/alea' {
+  export default function alea(seed: string): () => number;
+}
