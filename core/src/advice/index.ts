@@ -18,5 +18,6 @@ export type {
   Reason,
   Settings,
 } from './answer';
+export { buildAdviceRequest, combineTastings, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 export { moveLine } from './moveLine';

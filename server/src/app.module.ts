@@ -1,0 +1,50 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { LoggerModule } from 'nestjs-pino';
+import { AdviceModule } from './advice/advice.module';
+import { BagsModule } from './bags/bags.module';
+import { BasketsModule } from './baskets/baskets.module';
+import { BoardModule } from './board/board.module';
+import { CardsModule } from './cards/cards.module';
+import { CoffeesModule } from './coffees/coffees.module';
+import { CONFIG, type Config } from './config';
+import { DatabaseModule } from './database/database.module';
+import { GrindersModule } from './grinders/grinders.module';
+import { HealthModule } from './health/health.module';
+import { MachinesModule } from './machines/machines.module';
+import { RunsModule } from './runs/runs.module';
+import { SetupModule } from './setup/setup.module';
+import { ShopModule } from './shop/shop.module';
+import { ShotsModule } from './shots/shots.module';
+import { StationsModule } from './stations/stations.module';
+import { TastingsModule } from './tastings/tastings.module';
+
+@Module({})
+export class AppModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: AppModule,
+      global: true,
+      imports: [
+        LoggerModule.forRoot({ pinoHttp: { level: config.logLevel } }),
+        DatabaseModule,
+        ShopModule,
+        GrindersModule,
+        MachinesModule,
+        BasketsModule,
+        CoffeesModule,
+        BagsModule,
+        StationsModule,
+        RunsModule,
+        ShotsModule,
+        TastingsModule,
+        CardsModule,
+        BoardModule,
+        SetupModule,
+        AdviceModule,
+        HealthModule,
+      ],
+      providers: [{ provide: CONFIG, useValue: config }],
+      exports: [CONFIG],
+    };
+  }
+}

@@ -1,0 +1,25 @@
+import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { InstantField, NotBelow, NumberField, TextField } from '../common/fields';
+import { RevisionDto, RowView } from '../common/rows';
+
+export class BasketDto extends RevisionDto {
+  @TextField({ min: 1, max: 80 })
+  name!: string;
+
+  @NumberField({ min: 4, max: 40 })
+  nominalGrams!: number;
+
+  @NumberField({ min: 4, max: 40 })
+  minGrams!: number;
+
+  @NotBelow('minGrams')
+  @NumberField({ min: 4, max: 40 })
+  maxGrams!: number;
+
+  @InstantField({ optional: true })
+  retiredAt?: string | null;
+}
+
+export class BasketView extends IntersectionType(BasketDto, RowView) {
+  @ApiProperty() override revision!: number;
+}

@@ -1,0 +1,129 @@
+import { Injectable } from '@nestjs/common';
+import { stationState } from '@olvet/core';
+import dayjs from 'dayjs';
+import { QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { Station } from '../stations/station.entity';
+import type { BoardShotView, BoardStationView, BoardView } from './board.dto';
+
+interface NamesRow {
+  stationId: string;
+  coffeeName: string;
+  grinderName: string;
+  finer: 'lower' | 'higher';
+  machineName: string;
+  basketName: string;
+  roastedOn: string | null;
+  openRunId: string | null;
+  cardId: string | null;
+}
+
+interface ShotRow extends BoardShotView {
+  stationId: string;
+  timer: string;
+}
+
+const SHOTS_SHOWN = 12;
+
+/** How every station stands, in three indexed queries however long the history is. */
+@Injectable()
+export class BoardService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  async read(shopId: string, now: Date): Promise<BoardView> {
+    const midnight = dayjs(now).startOf('day');
+    const [stations, names, shots, today] = await Promise.all([
+      Station.findAll({ where: { shopId, retiredAt: null }, order: [['position', 'ASC'], ['name', 'ASC']] }),
+      this.names(shopId),
+      this.lastShots(shopId),
+      this.usedSince(shopId, midnight.toDate()),
+    ]);
+    const namesOf = new Map(names.map((row) => [row.stationId, row]));
+    return {
+      stations: stations.map((station) => {
+        const own = shots.filter((shot) => shot.stationId === station.id);
+        return describe(station, namesOf.get(station.id)!, own, midnight, now);
+      }),
+      ...today,
+    };
+  }
+
+  private names(shopId: string): Promise<NamesRow[]> {
+    return this.sequelize.query<NamesRow>(
+      `SELECT s."id" AS "stationId", c."name" AS "coffeeName", g."name" AS "grinderName", g."finer",
+              m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", run."id" AS "openRunId",
+              card."id" AS "cardId"
+       FROM stations s
+       JOIN coffees c ON c."shopId" = s."shopId" AND c."id" = s."coffeeId"
+       JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
+       JOIN machines m ON m."shopId" = s."shopId" AND m."id" = s."machineId"
+       JOIN baskets b ON b."shopId" = s."shopId" AND b."id" = s."basketId"
+       LEFT JOIN LATERAL (SELECT "roastedOn" FROM bags WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId"
+                          AND "finishedAt" IS NULL ORDER BY "roastedOn" DESC NULLS LAST LIMIT 1) bag ON true
+       LEFT JOIN LATERAL (SELECT "id", "status" FROM runs WHERE "shopId" = s."shopId" AND "stationId" = s."id"
+                          AND "status" = 'open' ORDER BY "startedAt" DESC LIMIT 1) run ON true
+       LEFT JOIN LATERAL (SELECT "id" FROM cards WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId"
+                          AND "stationId" = s."id" AND "retiredAt" IS NULL ORDER BY "updatedAt" DESC LIMIT 1) card ON true
+       WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL`,
+      { replacements: { shopId }, type: QueryTypes.SELECT },
+    );
+  }
+
+  private lastShots(shopId: string): Promise<ShotRow[]> {
+    return this.sequelize.query<ShotRow>(
+      `SELECT last.* FROM stations s
+       CROSS JOIN LATERAL (
+         SELECT "id", "stationId", "pulledAt", "grind", "timeSeconds", "timer" FROM shots
+         WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "discardedAt" IS NULL
+           AND "timeSeconds" IS NOT NULL ORDER BY "pulledAt" DESC LIMIT ${SHOTS_SHOWN}) last
+       WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL ORDER BY last."pulledAt"`,
+      { replacements: { shopId }, type: QueryTypes.SELECT },
+    );
+  }
+
+  /** Doses since midnight, and a purge wherever a station's grind differs from its shot before. */
+  private async usedSince(shopId: string, since: Date): Promise<{ gramsToday: number; shotsToday: number }> {
+    const rows = await this.sequelize.query<{ grams: number | null; shots: number }>(
+      `SELECT sum(today."grams")::float8 AS "grams", count(*)::int AS "shots" FROM (
+         SELECT coalesce(x."doseGrams", 0) + CASE
+           WHEN x."purged" AND x."grind" <> lag(x."grind") OVER (PARTITION BY x."stationId" ORDER BY x."pulledAt")
+           THEN g."purgeGrams" ELSE 0 END AS "grams"
+         FROM shots x
+         JOIN stations s ON s."shopId" = x."shopId" AND s."id" = x."stationId"
+         JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
+         WHERE x."shopId" = :shopId AND x."stationId" IN (SELECT "id" FROM stations WHERE "shopId" = :shopId)
+           AND x."pulledAt" >= :since AND x."discardedAt" IS NULL) today`,
+      { replacements: { shopId, since }, type: QueryTypes.SELECT },
+    );
+    return { gramsToday: Math.round(rows[0]?.grams ?? 0), shotsToday: rows[0]?.shots ?? 0 };
+  }
+}
+
+function describe(
+  station: Station,
+  names: NamesRow,
+  shots: ShotRow[],
+  midnight: dayjs.Dayjs,
+  now: Date,
+): BoardStationView {
+  const { timeSeconds, timer } = station.target;
+  const last = shots.at(-1);
+  return {
+    station: station as unknown as BoardStationView['station'],
+    coffeeName: names.coffeeName,
+    grinderName: names.grinderName,
+    finer: names.finer,
+    machineName: names.machineName,
+    basketName: names.basketName,
+    ageDays: names.roastedOn === null ? null : Math.max(0, dayjs(now).diff(dayjs(names.roastedOn), 'day')),
+    state: stationState({
+      timesSeconds: shots.filter((shot) => shot.timer === timer).map((shot) => shot.timeSeconds!),
+      windowSeconds: timeSeconds,
+      pulledToday: last !== undefined && dayjs(last.pulledAt).isAfter(midnight),
+      runOpen: names.openRunId !== null,
+    }),
+    openRunId: names.openRunId,
+    cardId: names.cardId,
+    shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({ id, pulledAt, grind, timeSeconds: seconds })),
+  };
+}

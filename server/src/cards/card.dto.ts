@@ -1,0 +1,84 @@
+import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { TIMER_STARTS, type TimerStart } from '@olvet/core';
+import { ChoiceField, IdField, NumberField, PartField, TextField } from '../common/fields';
+import { RowView } from '../common/rows';
+import { SecondsWindowDto } from '../common/target.dto';
+
+/** The recipe itself, names of equipment included, so that a card reads the same after a grinder is renamed. */
+export class RecipeDto {
+  @NumberField({ min: -1000, max: 10000 })
+  grind!: number;
+
+  @NumberField({ min: 1, max: 60 })
+  doseGrams!: number;
+
+  @NumberField({ min: 1, max: 500 })
+  yieldGrams!: number;
+
+  @NumberField({ min: 60, max: 100, optional: true })
+  temperatureC?: number | null;
+
+  @PartField(() => SecondsWindowDto)
+  timeSeconds!: SecondsWindowDto;
+
+  @ChoiceField({ of: TIMER_STARTS, name: 'TimerStart' })
+  timer!: TimerStart;
+
+  @TextField({ max: 80 })
+  grinderName!: string;
+
+  @TextField({ max: 80 })
+  machineName!: string;
+
+  @TextField({ max: 80 })
+  basketName!: string;
+}
+
+export class KeepCardDto {
+  @IdField({ description: 'An existing card gets a new version, an unknown id makes a new card' })
+  cardId!: string;
+
+  @IdField()
+  versionId!: string;
+
+  @TextField({ min: 1, max: 80 })
+  name!: string;
+
+  @ChoiceField({ of: ['black', 'milk'], name: 'Purpose' })
+  purpose!: 'black' | 'milk';
+
+  @PartField(() => RecipeDto)
+  recipe!: RecipeDto;
+
+  @TextField({ max: 400, optional: true })
+  tastesLike?: string | null;
+
+  @TextField({ max: 80, optional: true })
+  setBy?: string | null;
+
+  @TextField({ max: 400, optional: true, description: 'Why it changed' })
+  note?: string | null;
+}
+
+export class CardVersionView extends IntersectionType(RowView) {
+  @ApiProperty() version!: number;
+  @ApiProperty({ type: String, nullable: true }) runId!: string | null;
+  @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
+  @ApiProperty() tastesLike!: string;
+  @ApiProperty() setBy!: string;
+  @ApiProperty() note!: string;
+}
+
+export class CardView extends RowView {
+  @ApiProperty() name!: string;
+  @ApiProperty({ format: 'uuid' }) coffeeId!: string;
+  @ApiProperty({ format: 'uuid' }) stationId!: string;
+  @ApiProperty({ enum: ['black', 'milk'], enumName: 'Purpose' }) purpose!: 'black' | 'milk';
+  @ApiProperty() coffeeName!: string;
+  @ApiProperty() stationName!: string;
+  @ApiProperty({ type: CardVersionView }) latest!: CardVersionView;
+}
+
+export class CardDetailView extends CardView {
+  @ApiProperty({ type: [CardVersionView], description: 'Newest first' }) versions!: CardVersionView[];
+}

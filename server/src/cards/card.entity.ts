@@ -1,0 +1,46 @@
+import { Column, DataType, Table } from 'sequelize-typescript';
+import { Owned } from '../database/owned.model';
+import type { RecipeDto } from './card.dto';
+
+@Table({ tableName: 'cards' })
+export class Card extends Owned {
+  @Column(DataType.TEXT)
+  declare name: string;
+
+  @Column(DataType.UUID)
+  declare coffeeId: string;
+
+  @Column(DataType.UUID)
+  declare stationId: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: 'black' })
+  declare purpose: 'black' | 'milk';
+
+  @Column(DataType.DATE)
+  declare retiredAt: Date | null;
+}
+
+/** One state of a recipe. Versions are only ever added. */
+@Table({ tableName: 'card_versions' })
+export class CardVersion extends Owned {
+  @Column(DataType.UUID)
+  declare cardId: string;
+
+  @Column(DataType.INTEGER)
+  declare version: number;
+
+  @Column(DataType.UUID)
+  declare runId: string | null;
+
+  @Column(DataType.JSONB)
+  declare recipe: RecipeDto;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare tastesLike: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare setBy: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare note: string;
+}

@@ -1,0 +1,43 @@
+import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import { ListQuery, pageOf } from '../common/rows';
+import { validated } from '../common/validation';
+import { CurrentShop } from '../shop/shop.guard';
+import { CardDetailView, CardView, KeepCardDto } from './card.dto';
+import { CardsService } from './cards.service';
+
+const CardPage = pageOf(CardView, 'CardPage');
+
+@Controller()
+export class CardsController {
+  constructor(private readonly cards: CardsService) {}
+
+  @Get('cards')
+  @ApiOperation({ operationId: 'listCards' })
+  @ApiOkResponse({ type: CardPage })
+  list(
+    @CurrentShop() shopId: string,
+    @Query(validated(ListQuery, { query: true })) query: ListQuery,
+  ): Promise<unknown> {
+    return this.cards.list(shopId, query);
+  }
+
+  @Get('cards/:id')
+  @ApiOperation({ operationId: 'getCard' })
+  @ApiOkResponse({ type: CardDetailView })
+  get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+    return this.cards.get(shopId, id);
+  }
+
+  @Put('runs/:runId/card')
+  @ApiOperation({ operationId: 'keepCard' })
+  @ApiBody({ type: KeepCardDto })
+  @ApiOkResponse({ type: CardDetailView })
+  keep(
+    @CurrentShop() shopId: string,
+    @Param('runId', ParseUUIDPipe) runId: string,
+    @Body(validated(KeepCardDto)) body: KeepCardDto,
+  ): Promise<unknown> {
+    return this.cards.keep(shopId, runId, body);
+  }
+}

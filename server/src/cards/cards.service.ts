@@ -1,0 +1,137 @@
+import { Injectable } from '@nestjs/common';
+import { Op, type Transaction } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { Coffee } from '../coffees/coffee.entity';
+import { notFound, Problem } from '../common/problem';
+import type { ListQuery, Page } from '../common/rows';
+import { Run } from '../runs/run.entity';
+import { RunsService } from '../runs/runs.service';
+import { Station } from '../stations/station.entity';
+import type { KeepCardDto } from './card.dto';
+import { Card, CardVersion } from './card.entity';
+
+export type CardWithLatest = object;
+
+@Injectable()
+export class CardsService {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly runs: RunsService,
+  ) {}
+
+  async list(shopId: string, query: ListQuery): Promise<Page<CardWithLatest>> {
+    const page = query.page ?? 1;
+    const pageSize = query.pageSize ?? 50;
+    const where = {
+      shopId,
+      retiredAt: null,
+      ...(query.coffeeId ? { coffeeId: query.coffeeId } : {}),
+      ...(query.stationId ? { stationId: query.stationId } : {}),
+    };
+    const { rows, count } = await Card.findAndCountAll({
+      where,
+      order: [['updatedAt', 'DESC']],
+      limit: pageSize,
+      offset: (page - 1) * pageSize,
+    });
+    return { items: await this.withLatest(shopId, rows), total: count, page, pageSize };
+  }
+
+  async get(shopId: string, id: string): Promise<object> {
+    const card = await Card.findOne({ where: { shopId, id } });
+    if (!card) throw notFound('card');
+    const [withLatest] = await this.withLatest(shopId, [card]);
+    const versions = await CardVersion.findAll({ where: { shopId, cardId: id }, order: [['version', 'DESC']] });
+    return { ...withLatest, versions };
+  }
+
+  /**
+   * Ends a dial-in with its recipe: card, version, run, station and what was learned of the grinder, all or nothing.
+   * Sent twice with the same version id it changes nothing the second time.
+   */
+  async keep(shopId: string, runId: string, dto: KeepCardDto): Promise<object> {
+    await this.sequelize.transaction(async (transaction) => {
+      const run = await Run.findOne({ where: { shopId, id: runId }, transaction, lock: true });
+      if (!run) throw notFound('dial-in');
+      const known = await CardVersion.findOne({ where: { shopId, id: dto.versionId }, transaction });
+      if (known) {
+        if (known.cardId === dto.cardId && known.runId === runId) return;
+        throw new Problem('invalid', 'This version belongs elsewhere.', [
+          { path: 'versionId', message: 'is already used by another one: choose another' },
+        ]);
+      }
+      if (run.status !== 'open') {
+        throw new Problem('conflict', 'This dial-in is closed already.', [
+          { path: 'runId', message: 'is a closed dial-in: open a new one to change the card' },
+        ]);
+      }
+      await this.addVersion(shopId, run, dto, transaction);
+      await this.runs.learn(shopId, runId, transaction);
+      await run.update({ status: 'kept', endedAt: new Date(), revision: run.revision + 1 }, { transaction });
+      await this.setStation(shopId, run, dto, transaction);
+    });
+    return this.get(shopId, dto.cardId);
+  }
+
+  private async addVersion(shopId: string, run: Run, dto: KeepCardDto, transaction: Transaction): Promise<void> {
+    const { cardId, versionId, name, purpose, recipe, tastesLike, setBy, note } = dto;
+    const card = await Card.findOne({ where: { shopId, id: cardId }, transaction, lock: true });
+    if (card && card.coffeeId !== run.coffeeId) {
+      throw new Problem('invalid', 'This card is for another coffee.', [
+        { path: 'cardId', message: 'is a card of another coffee: make a new card' },
+      ]);
+    }
+    if (card) await card.update({ name, purpose, revision: card.revision + 1 }, { transaction });
+    else {
+      const place = { coffeeId: run.coffeeId, stationId: run.stationId };
+      await Card.create({ shopId, id: cardId, name, purpose, ...place }, { transaction });
+    }
+    const last = (await CardVersion.max('version', { where: { shopId, cardId }, transaction })) as number | null;
+    await CardVersion.create(
+      {
+        shopId,
+        id: versionId,
+        cardId,
+        version: (last ?? 0) + 1,
+        runId: run.id,
+        recipe,
+        tastesLike: tastesLike ?? '',
+        setBy: setBy ?? '',
+        note: note ?? '',
+      },
+      { transaction },
+    );
+  }
+
+  /** The grinder stands where the card says from now on, and the station aims at the card. */
+  private async setStation(shopId: string, run: Run, dto: KeepCardDto, transaction: Transaction): Promise<void> {
+    const station = await Station.findOne({ where: { shopId, id: run.stationId }, transaction, rejectOnEmpty: true });
+    const { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer } = dto.recipe;
+    const target = { ...run.target, doseGrams, yieldGrams, temperatureC: temperatureC ?? null, timeSeconds, timer };
+    await station.update(
+      { grind, target, coffeeId: run.coffeeId, methodId: run.methodId, revision: station.revision + 1 },
+      { transaction },
+    );
+  }
+
+  private async withLatest(shopId: string, cards: Card[]): Promise<object[]> {
+    const ids = (pick: (card: Card) => string) => ({ [Op.in]: [...new Set(cards.map(pick))] });
+    const [versions, coffees, stations] = await Promise.all([
+      CardVersion.findAll({
+        where: { shopId, cardId: ids((c) => c.id) },
+        order: [['version', 'ASC']],
+      }),
+      Coffee.findAll({ where: { shopId, id: ids((c) => c.coffeeId) } }),
+      Station.findAll({ where: { shopId, id: ids((c) => c.stationId) } }),
+    ]);
+    const latest = new Map(versions.map((version) => [version.cardId, version]));
+    const coffeeNames = new Map(coffees.map((coffee) => [coffee.id, coffee.name]));
+    const stationNames = new Map(stations.map((station) => [station.id, station.name]));
+    return cards.map((card) => ({
+      ...(card.toJSON() as object),
+      coffeeName: coffeeNames.get(card.coffeeId),
+      stationName: stationNames.get(card.stationId),
+      latest: latest.get(card.id),
+    }));
+  }
+}

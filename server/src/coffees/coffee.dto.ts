@@ -1,0 +1,34 @@
+import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { ROASTS, type Roast } from '@olvet/core';
+import { ChoiceField, InstantField, NumberField, TextField } from '../common/fields';
+import { RevisionDto, RowView } from '../common/rows';
+
+export class CoffeeDto extends RevisionDto {
+  @TextField({ min: 1, max: 80 })
+  name!: string;
+
+  @TextField({ max: 80, optional: true })
+  roaster?: string | null;
+
+  @TextField({ max: 120, optional: true })
+  origin?: string | null;
+
+  @TextField({ max: 60, optional: true })
+  process?: string | null;
+
+  @NumberField({ min: -400, max: 6000, integer: true, optional: true })
+  altitudeM?: number | null;
+
+  @ChoiceField({ of: ROASTS, name: 'Roast' })
+  roast!: Roast;
+
+  @TextField({ max: 2000, optional: true, description: 'What the roaster says it tastes like' })
+  notes?: string | null;
+
+  @InstantField({ optional: true })
+  retiredAt?: string | null;
+}
+
+export class CoffeeView extends IntersectionType(CoffeeDto, RowView) {
+  @ApiProperty() override revision!: number;
+}

@@ -1,0 +1,30 @@
+import type { Roast } from '@olvet/core';
+import { Column, DataType, Table } from 'sequelize-typescript';
+import { Owned } from '../database/owned.model';
+
+@Table({ tableName: 'coffees' })
+export class Coffee extends Owned {
+  @Column(DataType.TEXT)
+  declare name: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare roaster: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare origin: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare process: string;
+
+  @Column(DataType.INTEGER)
+  declare altitudeM: number | null;
+
+  @Column(DataType.TEXT)
+  declare roast: Roast;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare notes: string;
+
+  @Column(DataType.DATE)
+  declare retiredAt: Date | null;
+}

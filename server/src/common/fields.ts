@@ -1,0 +1,142 @@
+import { applyDecorators } from '@nestjs/common';
+import { ApiProperty, ApiPropertyOptional, type ApiPropertyOptions } from '@nestjs/swagger';
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  registerDecorator,
+  ValidateNested,
+  type ValidationArguments,
+} from 'class-validator';
+
+interface Common {
+  /** May be left out or null; stored as null. */
+  optional?: boolean;
+  description?: string;
+}
+
+function documented(common: Common, api: ApiPropertyOptions, ...rules: PropertyDecorator[]): PropertyDecorator {
+  const options = { ...api, description: common.description } as ApiPropertyOptions;
+  return common.optional
+    ? applyDecorators(ApiPropertyOptional({ ...options, nullable: true } as ApiPropertyOptions), IsOptional(), ...rules)
+    : applyDecorators(ApiProperty(options), ...rules);
+}
+
+/** A finite number inside its range; the message says the range. */
+export function NumberField(field: Common & { min: number; max: number; integer?: boolean }): PropertyDecorator {
+  const { min, max, integer } = field;
+  const range = { message: `must be between ${min} and ${max}` };
+  const kind = integer
+    ? IsInt({ message: 'must be a whole number' })
+    : IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'must be a number' });
+  const api = { type: integer ? 'integer' : 'number', minimum: min, maximum: max } as ApiPropertyOptions;
+  return documented(field, api, kind, Min(min, range), Max(max, range));
+}
+
+/** Text without control characters. */
+export function TextField(field: Common & { min?: number; max: number }): PropertyDecorator {
+  const { min = 0, max } = field;
+  return documented(
+    field,
+    { type: String, minLength: min, maxLength: max },
+    IsString({ message: 'must be text' }),
+    MinLength(min, { message: 'must not be empty' }),
+    MaxLength(max, { message: `must have at most ${max} characters` }),
+    // PostgreSQL cannot store a zero byte, and no name needs the other control characters.
+    // eslint-disable-next-line no-control-regex
+    Matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]*$/u, { message: 'must be plain text' }),
+  );
+}
+
+export function ChoiceField<T extends string>(
+  field: Common & { of: readonly T[]; name: string },
+): PropertyDecorator {
+  return documented(
+    field,
+    { enum: [...field.of], enumName: field.name } as ApiPropertyOptions,
+    IsIn([...field.of], { message: `must be one of ${field.of.join(', ')}` }),
+  );
+}
+
+export function BooleanField(field: Common = {}): PropertyDecorator {
+  return documented(field, { type: Boolean }, IsBoolean({ message: 'must be true or false' }));
+}
+
+/** An id made by the client: a UUID, version 7 by preference. */
+export function IdField(field: Common = {}): PropertyDecorator {
+  return documented(field, { type: String, format: 'uuid' }, IsUUID('all', { message: 'must be a UUID' }));
+}
+
+/** An instant, ISO 8601 with offset, in years people brew in. */
+export function InstantField(field: Common = {}): PropertyDecorator {
+  return documented(
+    field,
+    { type: String, format: 'date-time' },
+    IsISO8601({ strict: true }, { message: 'must be a date and time like 2026-03-01T06:41:00Z' }),
+    Matches(/^(19|20)\d\d-\d\d-\d\dT\d\d:\d\d/, { message: 'must be a date and time like 2026-03-01T06:41:00Z' }),
+  );
+}
+
+/** A calendar day, YYYY-MM-DD. */
+export function DayField(field: Common = {}): PropertyDecorator {
+  return documented(
+    field,
+    { type: String, format: 'date' },
+    IsISO8601({ strict: true }, { message: 'must be a day like 2026-03-01' }),
+    Matches(/^(19|20)\d\d-\d\d-\d\d$/, { message: 'must be a day like 2026-03-01' }),
+  );
+}
+
+/** A nested object, validated with its own rules. */
+export function PartField<T>(type: () => new () => T, field: Common & { many?: boolean; maxItems?: number } = {}) {
+  const rules = [ValidateNested({ each: field.many, message: 'must be an object' }), Type(type)];
+  if (field.many) rules.push(IsArray({ message: 'must be a list' }));
+  return documented(field, { type: field.many ? [type()] : type() } as ApiPropertyOptions, ...rules);
+}
+
+/** Cross-field rule: this number must lie above (or at) another one of the same object. */
+export function NotBelow(other: string, options: { strictly?: boolean } = {}): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name: 'notBelow',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate(value: unknown, args?: ValidationArguments) {
+          const low = (args!.object as Record<string, unknown>)[other];
+          if (typeof value !== 'number' || typeof low !== 'number') return true;
+          return options.strictly ? value > low : value >= low;
+        },
+        defaultMessage: () => `must ${options.strictly ? 'be above' : 'not be below'} ${other}`,
+      },
+    });
+}
+
+/** Cross-field rule: a step is never larger than the scale from `min` to `max`. */
+export function StepWithinScale(): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name: 'stepWithinScale',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate(value: unknown, args?: ValidationArguments) {
+          const { min, max } = args!.object as { min: number; max: number };
+          return typeof value !== 'number' || !(max > min) || value <= max - min;
+        },
+        defaultMessage: () => 'must not be larger than the whole scale',
+      },
+    });
+}

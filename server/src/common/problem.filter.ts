@@ -1,0 +1,79 @@
+import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { FieldError } from '@olvet/core';
+import type { Response } from 'express';
+import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
+import { Problem } from './problem';
+
+const STATUS: Record<Problem['kind'], number> = { invalid: 422, 'not-found': 404, conflict: 409 };
+
+interface ProblemBody {
+  type: 'about:blank';
+  title: string;
+  status: number;
+  detail: string;
+  errors: FieldError[];
+}
+
+/** Every failure leaves as problem+json (RFC 9457) with field paths. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly logger = new Logger(ProblemFilter.name);
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    const body = this.describe(error);
+    if (body.status >= 500) this.logger.error(error);
+    if (response.headersSent) return void response.end();
+    response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
+  }
+
+  private describe(error: unknown): ProblemBody {
+    const problem = error instanceof Problem ? error : fromDatabase(error);
+    if (problem) return bodyOf(STATUS[problem.kind], problem.message, problem.errors);
+    if (error instanceof HttpException) {
+      const response = error.getResponse();
+      const errors = typeof response === 'object' && 'errors' in response ? (response.errors as FieldError[]) : [];
+      return bodyOf(error.getStatus(), error.message, errors);
+    }
+    return fromExpress(error) ?? bodyOf(500, 'Something went wrong here; nothing was saved. Try again.', []);
+  }
+}
+
+function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBody {
+  const titles: Record<number, string> = {
+    400: 'Not understood',
+    404: 'Not found',
+    409: 'Changed in the meantime',
+    413: 'Too large',
+    422: 'Not valid',
+  };
+  return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail, errors };
+}
+
+/** Constraint violations name their column in PostgreSQL's own detail: Key ("shopId", "coffeeId")=(…) is not present. */
+function fromDatabase(error: unknown): Problem | null {
+  if (error instanceof ForeignKeyConstraintError) {
+    const path = columnOf(error.parent);
+    return new Problem('invalid', 'A reference leads nowhere.', [{ path, message: 'there is nothing with this id in this shop' }]);
+  }
+  if (error instanceof UniqueConstraintError) {
+    const path = columnOf(error.parent);
+    return new Problem('invalid', 'This is taken.', [{ path, message: 'is already used by another one: choose another' }]);
+  }
+  return null;
+}
+
+function columnOf(error: Error): string {
+  const detail = 'detail' in error ? String(error.detail) : '';
+  const columns = /\(([^)]*)\)=/.exec(detail)?.[1] ?? '';
+  return columns.split(',').map((c) => c.trim().replaceAll('"', '')).findLast((c) => c !== 'shopId') ?? '';
+}
+
+/** Errors of the body parser carry their own status: broken JSON, too large, wrong encoding. */
+function fromExpress(error: unknown): ProblemBody | null {
+  if (!(error instanceof Error) || !('status' in error) || typeof error.status !== 'number') return null;
+  if (error.status < 400 || error.status > 499) return null;
+  const detail =
+    error.status === 413 ? 'This is too large: at most 1 MB at a time.' : 'The body is not valid JSON.';
+  return bodyOf(error.status, error.status === 413 || error.status === 400 ? detail : error.message, []);
+}

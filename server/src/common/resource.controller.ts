@@ -1,0 +1,55 @@
+import { Body, Get, Param, ParseUUIDPipe, Put, Query, type Type } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import type { Owned } from '../database/owned.model';
+import { CurrentShop } from '../shop/shop.guard';
+import { ListQuery, pageOf, type Page } from './rows';
+import type { Store, Written } from './store';
+import { validated } from './validation';
+
+export interface ResourceNames<D, V> {
+  /** "Grinder": names of operations and schemas. */
+  one: string;
+  many: string;
+  dto: Type<D>;
+  view: Type<V>;
+}
+
+/** List, get and put of one kind of row: the routes every such resource shares. */
+export function resourceController<D extends Written, V>(names: ResourceNames<D, V>) {
+  const { one, many, dto, view } = names;
+  const pageView = pageOf(view, `${one}Page`);
+
+  abstract class ResourceController {
+    constructor(readonly store: Store<Owned, D>) {}
+
+    @Get()
+    @ApiOperation({ operationId: `list${many}` })
+    @ApiOkResponse({ type: pageView })
+    list(
+      @CurrentShop() shopId: string,
+      @Query(validated(ListQuery, { query: true })) query: ListQuery,
+    ): Promise<Page<Owned>> {
+      return this.store.list(shopId, query);
+    }
+
+    @Get(':id')
+    @ApiOperation({ operationId: `get${one}` })
+    @ApiOkResponse({ type: view })
+    get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+      return this.store.get(shopId, id);
+    }
+
+    @Put(':id')
+    @ApiOperation({ operationId: `put${one}` })
+    @ApiBody({ type: dto })
+    @ApiOkResponse({ type: view })
+    put(
+      @CurrentShop() shopId: string,
+      @Param('id', ParseUUIDPipe) id: string,
+      @Body(validated(dto)) body: D,
+    ): Promise<unknown> {
+      return this.store.put(shopId, id, body);
+    }
+  }
+  return ResourceController;
+}

@@ -1,0 +1,28 @@
+import { Bag } from '../bags/bag.entity';
+import { Basket } from '../baskets/basket.entity';
+import { Card, CardVersion } from '../cards/card.entity';
+import { Coffee } from '../coffees/coffee.entity';
+import { Grinder } from '../grinders/grinder.entity';
+import { Machine } from '../machines/machine.entity';
+import { Run } from '../runs/run.entity';
+import { Shop } from '../shop/shop.entity';
+import { Shot, ShotEdit } from '../shots/shot.entity';
+import { Station } from '../stations/station.entity';
+import { Tasting } from '../tastings/tasting.entity';
+
+/** Every table. A new one is an entity and a line here. */
+export const MODELS = [
+  Shop,
+  Grinder,
+  Machine,
+  Basket,
+  Coffee,
+  Bag,
+  Station,
+  Run,
+  Shot,
+  ShotEdit,
+  Tasting,
+  Card,
+  CardVersion,
+];

@@ -1,0 +1,34 @@
+import type { LearnedSlope } from '@olvet/core';
+import { Column, DataType, Table } from 'sequelize-typescript';
+import { Owned } from '../database/owned.model';
+
+@Table({ tableName: 'grinders' })
+export class Grinder extends Owned {
+  @Column(DataType.TEXT)
+  declare name: string;
+
+  @Column(DataType.DOUBLE)
+  declare min: number;
+
+  @Column(DataType.DOUBLE)
+  declare max: number;
+
+  @Column(DataType.DOUBLE)
+  declare step: number;
+
+  @Column(DataType.TEXT)
+  declare finer: 'lower' | 'higher';
+
+  @Column(DataType.TEXT)
+  declare dosing: 'timed' | 'weighed';
+
+  @Column(DataType.DOUBLE)
+  declare purgeGrams: number;
+
+  /** What past runs taught of this grinder; written by the server alone. */
+  @Column(DataType.JSONB)
+  declare learnedSlope: LearnedSlope | null;
+
+  @Column(DataType.DATE)
+  declare retiredAt: Date | null;
+}

@@ -1,0 +1,70 @@
+import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { METHOD_IDS } from '@olvet/core';
+import { BasketView } from '../baskets/basket.dto';
+import { CoffeeView } from '../coffees/coffee.dto';
+import { ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
+import { RevisionDto, RowView } from '../common/rows';
+import { TargetDto } from '../common/target.dto';
+import { GrinderView } from '../grinders/grinder.dto';
+import { MachineView } from '../machines/machine.dto';
+import { SheetShotView } from '../shots/shot.dto';
+import { StationView } from '../stations/station.dto';
+import { RUN_STATUSES, type RunStatus } from './run.entity';
+
+export class RunDto extends RevisionDto {
+  @IdField()
+  stationId!: string;
+
+  @IdField()
+  grinderId!: string;
+
+  @IdField()
+  machineId!: string;
+
+  @IdField()
+  basketId!: string;
+
+  @IdField()
+  coffeeId!: string;
+
+  @ChoiceField({ of: METHOD_IDS, name: 'MethodId' })
+  methodId!: string;
+
+  @PartField(() => TargetDto)
+  target!: TargetDto;
+
+  @TextField({ max: 400, optional: true, description: 'The flavour aimed at, in words' })
+  goal?: string | null;
+
+  @NumberField({ min: -1000, max: 10000, optional: true })
+  startGrind?: number | null;
+
+  @ChoiceField({ of: RUN_STATUSES, name: 'RunStatus' })
+  status!: RunStatus;
+
+  @InstantField()
+  startedAt!: string;
+
+  @InstantField({ optional: true })
+  endedAt?: string | null;
+}
+
+export class RunView extends IntersectionType(RunDto, RowView) {
+  @ApiProperty() override revision!: number;
+}
+
+/** Everything the run sheet shows, in one answer. */
+export class SheetView {
+  @ApiProperty({ type: RunView }) run!: RunView;
+  @ApiProperty({ type: StationView }) station!: StationView;
+  @ApiProperty({ type: GrinderView }) grinder!: GrinderView;
+  @ApiProperty({ type: MachineView }) machine!: MachineView;
+  @ApiProperty({ type: BasketView }) basket!: BasketView;
+  @ApiProperty({ type: CoffeeView }) coffee!: CoffeeView;
+  @ApiProperty({ type: Number, nullable: true, description: 'Days since the open bag was roasted, on the day the run began' })
+  ageDays!: number | null;
+  @ApiProperty({ type: Number, nullable: true, description: 'What a gram of the open bag costs, cents' })
+  centsPerGram!: number | null;
+  @ApiProperty({ type: [SheetShotView], description: 'Oldest first; discarded ones left out' })
+  shots!: SheetShotView[];
+}

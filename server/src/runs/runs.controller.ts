@@ -1,0 +1,22 @@
+import { Controller, Get, Param, ParseUUIDPipe } from '@nestjs/common';
+import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import { resourceController } from '../common/resource.controller';
+import { CurrentShop } from '../shop/shop.guard';
+import { RunDto, RunView, SheetView } from './run.dto';
+import { RunsService } from './runs.service';
+
+const Base = resourceController({ one: 'Run', many: 'Runs', dto: RunDto, view: RunView });
+
+@Controller('runs')
+export class RunsController extends Base {
+  constructor(private readonly runs: RunsService) {
+    super(runs);
+  }
+
+  @Get(':id/sheet')
+  @ApiOperation({ operationId: 'getSheet' })
+  @ApiOkResponse({ type: SheetView })
+  sheet(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+    return this.runs.sheet(shopId, id);
+  }
+}

@@ -1,0 +1,105 @@
+import { Injectable } from '@nestjs/common';
+import { advise, buildAdviceRequest, parseAdviceRequest } from '@olvet/core';
+import dayjs from 'dayjs';
+import { Op, type Transaction } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { Bag } from '../bags/bag.entity';
+import { Basket } from '../baskets/basket.entity';
+import { Coffee } from '../coffees/coffee.entity';
+import { Store } from '../common/store';
+import { Grinder } from '../grinders/grinder.entity';
+import { Machine } from '../machines/machine.entity';
+import { Shot } from '../shots/shot.entity';
+import { Station } from '../stations/station.entity';
+import { Tasting } from '../tastings/tasting.entity';
+import type { RunDto } from './run.dto';
+import { Run } from './run.entity';
+
+export interface Sheet {
+  run: Run;
+  station: Station;
+  grinder: Grinder;
+  machine: Machine;
+  basket: Basket;
+  coffee: Coffee;
+  ageDays: number | null;
+  centsPerGram: number | null;
+  shots: (Shot & { tastings: Tasting[] })[];
+}
+
+@Injectable()
+export class RunsService extends Store<Run, RunDto> {
+  constructor(sequelize: Sequelize) {
+    super(sequelize, Run, {
+      what: 'dial-in',
+      order: [['startedAt', 'DESC']],
+      filters: ['stationId', 'coffeeId'],
+    });
+  }
+
+  async sheet(shopId: string, id: string, transaction?: Transaction): Promise<Sheet> {
+    const run = await this.get(shopId, id, transaction);
+    const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const, transaction });
+    const [station, grinder, machine, basket, coffee, bag, shots] = await Promise.all([
+      Station.findOne(own(run.stationId)),
+      Grinder.findOne(own(run.grinderId)),
+      Machine.findOne(own(run.machineId)),
+      Basket.findOne(own(run.basketId)),
+      Coffee.findOne(own(run.coffeeId)),
+      openBag(shopId, run, transaction),
+      Shot.findAll({
+        where: { shopId, runId: id, discardedAt: null },
+        order: [
+          ['pulledAt', 'ASC'],
+          ['id', 'ASC'],
+        ],
+        transaction,
+      }),
+    ]);
+    const tastings = await Tasting.findAll({
+      where: { shopId, shotId: { [Op.in]: shots.map((shot) => shot.id) } },
+      order: [['createdAt', 'ASC']],
+      transaction,
+    });
+    return {
+      run,
+      station,
+      grinder,
+      machine,
+      basket,
+      coffee,
+      ageDays: bag?.roastedOn ? Math.max(0, dayjs(run.startedAt).diff(dayjs(bag.roastedOn), 'day')) : null,
+      centsPerGram: bag?.priceCents == null ? null : bag.priceCents / bag.weightGrams,
+      shots: shots.map((shot) => ({
+        ...(shot.toJSON() as Shot),
+        tastings: tastings.filter((tasting) => tasting.shotId === shot.id),
+      })) as Sheet['shots'],
+    };
+  }
+
+  /** Keeps with the grinder what a finished run taught of its slope. */
+  async learn(shopId: string, id: string, transaction: Transaction): Promise<void> {
+    const sheet = await this.sheet(shopId, id, transaction);
+    if (sheet.shots.filter((shot) => shot.timeSeconds !== null).length < 2) return;
+    const parsed = parseAdviceRequest(JSON.parse(JSON.stringify(buildAdviceRequest(sheet))));
+    if (!parsed.ok) return;
+    await sheet.grinder.update({ learnedSlope: advise(parsed.request).learned.logTimePerUnit }, { transaction });
+  }
+
+  protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
+    if (row.status === 'open' && dto.status === 'given-up') await this.learn(row.shopId, row.id, transaction);
+  }
+}
+
+/** The bag in use when the run began: the newest one roasted by then. */
+function openBag(shopId: string, run: Run, transaction?: Transaction): Promise<Bag | null> {
+  return Bag.findOne({
+    where: {
+      shopId,
+      coffeeId: run.coffeeId,
+      roastedOn: { [Op.or]: { [Op.lte]: dayjs(run.startedAt).format('YYYY-MM-DD'), [Op.is]: null } },
+    },
+    order: [['roastedOn', 'DESC NULLS LAST']],
+    transaction,
+  });
+}

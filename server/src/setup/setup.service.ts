@@ -1,0 +1,42 @@
+import { Injectable } from '@nestjs/common';
+import { Sequelize } from 'sequelize-typescript';
+import { BagsService } from '../bags/bags.service';
+import { BasketsService } from '../baskets/baskets.service';
+import { CoffeesService } from '../coffees/coffees.service';
+import { GrindersService } from '../grinders/grinders.service';
+import { MachinesService } from '../machines/machines.service';
+import type { Run } from '../runs/run.entity';
+import { RunsService } from '../runs/runs.service';
+import { StationsService } from '../stations/stations.service';
+import type { SetupDto } from './setup.dto';
+
+/** Makes a whole station, or nothing. */
+@Injectable()
+export class SetupService {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly grinders: GrindersService,
+    private readonly machines: MachinesService,
+    private readonly baskets: BasketsService,
+    private readonly coffees: CoffeesService,
+    private readonly bags: BagsService,
+    private readonly stations: StationsService,
+    private readonly runs: RunsService,
+  ) {}
+
+  put(shopId: string, stationId: string, dto: SetupDto): Promise<Run> {
+    const { grinder, machine, basket, coffee, bag, station, run, runId } = dto;
+    return this.sequelize.transaction(async (transaction) => {
+      if (grinder) await this.grinders.put(shopId, station.grinderId, grinder, transaction);
+      if (machine) await this.machines.put(shopId, station.machineId, machine, transaction);
+      if (basket) await this.baskets.put(shopId, station.basketId, basket, transaction);
+      if (coffee) await this.coffees.put(shopId, station.coffeeId, coffee, transaction);
+      if (bag) {
+        const { id, ...values } = bag;
+        await this.bags.put(shopId, id, values, transaction);
+      }
+      await this.stations.put(shopId, stationId, station, transaction);
+      return this.runs.put(shopId, runId, run, transaction);
+    });
+  }
+}

@@ -1,0 +1,26 @@
+import { Body, Controller, Get, Put } from '@nestjs/common';
+import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
+import { validated } from '../common/validation';
+import { ShopDto, ShopView } from './shop.dto';
+import { CurrentShop } from './shop.guard';
+import { ShopService } from './shop.service';
+
+@Controller('shop')
+export class ShopController {
+  constructor(private readonly shops: ShopService) {}
+
+  @Get()
+  @ApiOperation({ operationId: 'getShop' })
+  @ApiOkResponse({ type: ShopView })
+  get(@CurrentShop() shopId: string): Promise<unknown> {
+    return this.shops.get(shopId);
+  }
+
+  @Put()
+  @ApiOperation({ operationId: 'putShop' })
+  @ApiBody({ type: ShopDto })
+  @ApiOkResponse({ type: ShopView })
+  put(@CurrentShop() shopId: string, @Body(validated(ShopDto)) body: ShopDto): Promise<unknown> {
+    return this.shops.put(shopId, body);
+  }
+}

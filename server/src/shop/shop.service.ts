@@ -1,0 +1,42 @@
+import { Injectable } from '@nestjs/common';
+import { Sequelize } from 'sequelize-typescript';
+import { v7 } from 'uuid';
+import { Problem } from '../common/problem';
+import type { ShopDto } from './shop.dto';
+import { Shop } from './shop.entity';
+
+@Injectable()
+export class ShopService {
+  private id: string | null = null;
+
+  constructor(private readonly sequelize: Sequelize) {}
+
+  /** The one shop of this house, made on first use in an empty database. */
+  async currentId(): Promise<string> {
+    this.id ??= (await this.ensure()).id;
+    return this.id;
+  }
+
+  async get(shopId: string): Promise<Shop> {
+    return Shop.findByPk(shopId, { rejectOnEmpty: true });
+  }
+
+  async put(shopId: string, dto: ShopDto): Promise<Shop> {
+    const shop = await this.get(shopId);
+    if (dto.revision !== shop.revision) {
+      throw new Problem('conflict', 'Someone else changed the shop in the meantime.', [
+        { path: 'revision', message: `is ${dto.revision ?? 'missing'}, now ${shop.revision}: load it again` },
+      ]);
+    }
+    return shop.update({ ...dto, revision: shop.revision + 1 });
+  }
+
+  private async ensure(): Promise<Shop> {
+    return this.sequelize.transaction(async (transaction) => {
+      // Two first requests at once must not make two shops.
+      await this.sequelize.query('LOCK TABLE shops IN SHARE ROW EXCLUSIVE MODE', { transaction });
+      const shop = await Shop.findOne({ order: [['createdAt', 'ASC']], transaction });
+      return shop ?? Shop.create({ id: v7(), name: 'My bar' }, { transaction });
+    });
+  }
+}

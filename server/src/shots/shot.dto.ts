@@ -1,0 +1,128 @@
+import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { SIGNS, TIMER_STARTS, type Sign, type TimerStart } from '@olvet/core';
+import {
+  BooleanField,
+  ChoiceField,
+  IdField,
+  InstantField,
+  NumberField,
+  PartField,
+  TextField,
+} from '../common/fields';
+import { RevisionDto, RowView } from '../common/rows';
+import { TastingView } from '../tastings/tasting.dto';
+
+export class SeenDto {
+  @ChoiceField({ of: SIGNS, name: 'Sign' })
+  sign!: Sign;
+
+  @NumberField({ min: 1, max: 12, integer: true, optional: true, description: 'Clock hour, basket seen from below' })
+  clock?: number | null;
+}
+
+export class PlannedDto {
+  @NumberField({ min: -1000, max: 10000, optional: true })
+  grind?: number | null;
+
+  @NumberField({ min: 1, max: 60, optional: true })
+  doseGrams?: number | null;
+
+  @NumberField({ min: 1, max: 500, optional: true })
+  yieldGrams?: number | null;
+
+  @NumberField({ min: 60, max: 100, optional: true })
+  temperatureC?: number | null;
+}
+
+/** A shot's own taste note, saved together with it. */
+export class FirstTastingDto {
+  @IdField()
+  id!: string;
+
+  @NumberField({ min: -3, max: 3, optional: true })
+  balance?: number | null;
+
+  @NumberField({ min: -3, max: 3, optional: true })
+  body?: number | null;
+
+  @NumberField({ min: 0, max: 3, optional: true })
+  dryness?: number | null;
+
+  @NumberField({ min: 0, max: 10, optional: true })
+  sweetness?: number | null;
+
+  @NumberField({ min: 0, max: 10, optional: true })
+  overall?: number | null;
+}
+
+export class ShotFieldsDto extends RevisionDto {
+  @IdField({ optional: true, description: 'null for a shot pulled outside a dial-in' })
+  runId?: string | null;
+
+  @IdField()
+  stationId!: string;
+
+  @InstantField()
+  pulledAt!: string;
+
+  @NumberField({ min: -1000, max: 10000, optional: true })
+  grind?: number | null;
+
+  @NumberField({ min: 1, max: 60, optional: true })
+  doseGrams?: number | null;
+
+  @NumberField({ min: 1, max: 500, optional: true })
+  yieldGrams?: number | null;
+
+  @NumberField({ min: 60, max: 100, optional: true })
+  temperatureC?: number | null;
+
+  @PartField(() => PlannedDto, { optional: true })
+  planned?: PlannedDto | null;
+
+  @NumberField({ min: 1, max: 300, optional: true })
+  timeSeconds?: number | null;
+
+  @ChoiceField({ of: TIMER_STARTS, name: 'TimerStart' })
+  timer!: TimerStart;
+
+  @NumberField({ min: 0, max: 120, optional: true })
+  firstDripSeconds?: number | null;
+
+  @NumberField({ min: 0.1, max: 30, optional: true })
+  tdsPercent?: number | null;
+
+  @PartField(() => SeenDto, { many: true })
+  seen!: SeenDto[];
+
+  @BooleanField({ description: 'Were old grounds thrown out after the last grind change?' })
+  purged!: boolean;
+
+  @ChoiceField({ of: ['sink', 'serve'], name: 'Verdict', optional: true })
+  verdict?: 'sink' | 'serve' | null;
+
+  @TextField({ max: 1000, optional: true })
+  note?: string | null;
+
+  @InstantField({ optional: true, description: 'Set when the shot was entered by mistake' })
+  discardedAt?: string | null;
+}
+
+export class ShotDto extends ShotFieldsDto {
+  @PartField(() => FirstTastingDto, { optional: true, description: 'Saved with the shot, all or nothing' })
+  tasting?: FirstTastingDto | null;
+}
+
+export class ShotView extends IntersectionType(ShotFieldsDto, RowView) {
+  @ApiProperty() override revision!: number;
+}
+
+export class SheetShotView extends ShotView {
+  @ApiProperty({ type: [TastingView] }) tastings!: TastingView[];
+}
+
+export class ShotEditView {
+  @ApiProperty() revision!: number;
+  @ApiProperty({ format: 'date-time' }) editedAt!: string;
+  @ApiProperty({ type: ShotView }) before!: ShotView;
+}

@@ -1,0 +1,37 @@
+import { Column, DataType, Table } from 'sequelize-typescript';
+import type { TargetDto } from '../common/target.dto';
+import { Owned } from '../database/owned.model';
+
+@Table({ tableName: 'stations' })
+export class Station extends Owned {
+  @Column(DataType.TEXT)
+  declare name: string;
+
+  @Column({ type: DataType.INTEGER, defaultValue: 0 })
+  declare position: number;
+
+  @Column(DataType.UUID)
+  declare grinderId: string;
+
+  @Column(DataType.UUID)
+  declare machineId: string;
+
+  @Column(DataType.UUID)
+  declare basketId: string;
+
+  @Column(DataType.UUID)
+  declare coffeeId: string;
+
+  @Column(DataType.TEXT)
+  declare methodId: string;
+
+  @Column(DataType.JSONB)
+  declare target: TargetDto;
+
+  /** Where the grinder stands now. */
+  @Column(DataType.DOUBLE)
+  declare grind: number | null;
+
+  @Column(DataType.DATE)
+  declare retiredAt: Date | null;
+}

@@ -1,0 +1,30 @@
+import { Column, DataType, Table } from 'sequelize-typescript';
+import { Owned } from '../database/owned.model';
+
+/** What one person tasted in one shot, on the contract's scales. */
+@Table({ tableName: 'tastings' })
+export class Tasting extends Owned {
+  @Column(DataType.UUID)
+  declare shotId: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare person: string;
+
+  @Column(DataType.DOUBLE)
+  declare balance: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare body: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare dryness: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare sweetness: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare overall: number | null;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare words: string;
+}

@@ -1,0 +1,13 @@
+import { Controller } from '@nestjs/common';
+import { resourceController } from '../common/resource.controller';
+import { TastingDto, TastingView } from './tasting.dto';
+import { TastingsService } from './tastings.service';
+
+const Base = resourceController({ one: 'Tasting', many: 'Tastings', dto: TastingDto, view: TastingView });
+
+@Controller('tastings')
+export class TastingsController extends Base {
+  constructor(store: TastingsService) {
+    super(store);
+  }
+}
