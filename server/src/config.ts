@@ -7,6 +7,8 @@ export interface Config {
   port: number;
   /** Folder of the built page; null serves the API alone. */
   webFolder: string | null;
+  /** Load the demo shop into an empty database. */
+  demo: boolean;
   logLevel: 'silent' | 'error' | 'warn' | 'info';
 }
 
@@ -25,5 +27,5 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   if (level !== 'silent' && level !== 'error' && level !== 'warn' && level !== 'info') {
     throw new RangeError('LOG_LEVEL must be silent, error, warn or info');
   }
-  return { databaseUrl, port, host: env.HOST ?? '127.0.0.1', webFolder: env.WEB_FOLDER ?? null, logLevel: level };
+  return { databaseUrl, port, host: env.HOST ?? '127.0.0.1', webFolder: env.WEB_FOLDER ?? null, logLevel: level, demo: env.DEMO === '1' };
 }

@@ -69,8 +69,10 @@ function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number
 function slopePrior(problem: Problem): { mean: number; sd: number } {
   const learned = problem.request.grinder.logTimePerUnit;
   if (learned) {
-    // Another coffee on the same grinder answers a little differently.
-    return { mean: Math.log(learned.mean), sd: Math.hypot(Math.min(1, learned.sd / learned.mean), 0.12) };
+    // Mean and spread of a log-normal to those of its logarithm; another coffee on the same grinder answers a little
+    // differently, which widens it.
+    const logVariance = Math.log1p((learned.sd / learned.mean) ** 2);
+    return { mean: Math.log(learned.mean) - logVariance / 2, sd: Math.min(1, Math.hypot(Math.sqrt(logVariance), 0.12)) };
   }
   const { min, max, step } = problem.grindScale;
   const byRange = 3 / (max - min);

@@ -1,3 +1,4 @@
+/// <reference path="./seedrandom-alea.d.ts" />
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import alea from 'seedrandom/lib/alea';
 

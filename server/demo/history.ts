@@ -1,0 +1,373 @@
+import {
+  advise,
+  buildAdviceRequest,
+  createRandom,
+  drawNormal,
+  parseAdviceRequest,
+  pullShot,
+  roundTo,
+  STEADY_BARISTA,
+  type Advice,
+  type BrewSettings,
+  type LearnedSlope,
+  type PuckWorld,
+  type Random,
+  type Settings,
+} from '@olvet/core';
+import dayjs from 'dayjs';
+import { v7 } from 'uuid';
+import { PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
+
+/** Rows by table, in the order they must be inserted. */
+export type DemoRows = Record<
+  | 'grinders'
+  | 'machines'
+  | 'baskets'
+  | 'coffees'
+  | 'bags'
+  | 'stations'
+  | 'runs'
+  | 'shots'
+  | 'tastings'
+  | 'cards'
+  | 'card_versions',
+  Record<string, unknown>[]
+>;
+
+const SEED = 'lantern quay';
+const DAYS = 56;
+/** A new bag, and with it a dial-in, every so many days. */
+const BAG_DAYS = 14;
+const MAX_RUN_SHOTS = 7;
+const HUMIDITY_SD = 0.012;
+
+/**
+ * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
+ * obeys the model. The same `now` gives the same rows to the last digit.
+ */
+export function makeHistory(now: Date): DemoRows {
+  return new HistoryMaker(now).make();
+}
+
+class HistoryMaker {
+  private readonly rows: DemoRows = {
+    grinders: [],
+    machines: [],
+    baskets: [],
+    coffees: [],
+    bags: [],
+    stations: [],
+    runs: [],
+    shots: [],
+    tastings: [],
+    cards: [],
+    card_versions: [],
+  };
+  private readonly random: Random = createRandom(SEED);
+  private readonly ids = new Map<string, string>();
+
+  constructor(readonly now: Date) {}
+
+  make(): DemoRows {
+    for (const [position, station] of STATIONS.entries()) new StationHistory(this, station, position).make();
+    return this.rows;
+  }
+
+  add(table: keyof DemoRows, row: Record<string, unknown>): string {
+    const at = (row.createdAt as Date | undefined) ?? dayjs(this.now).subtract(DAYS, 'day').toDate();
+    const id = (row.id as string | undefined) ?? this.id(at);
+    this.rows[table].push({ createdAt: at, updatedAt: at, ...row, id });
+    return id;
+  }
+
+  /** Equipment that several stations share is made once. */
+  once(table: keyof DemoRows, name: string, row: Record<string, unknown>): string {
+    const key = `${table}/${name}`;
+    const id = this.ids.get(key) ?? this.add(table, { ...row, name });
+    this.ids.set(key, id);
+    return id;
+  }
+
+  id(at: Date): string {
+    const random = Uint8Array.from({ length: 16 }, () => Math.floor(this.random() * 256));
+    return v7({ msecs: at.getTime(), random, seq: 0 });
+  }
+
+  /** A day before now at some hour; today's hours are squeezed between midnight and now, so that "today" has shots. */
+  at(daysAgo: number, share: number): Date {
+    const day = dayjs(this.now).startOf('day').subtract(daysAgo, 'day');
+    if (daysAgo > 0) return day.add(6.5 * 60 + share * 11 * 60, 'minute').toDate();
+    const since = dayjs(this.now).diff(day, 'second');
+    const open = Math.min(since, 4 * 3600);
+    return day.add(since - open + share * (open - 60), 'second').toDate();
+  }
+
+  draw(mean: number, sd: number): number {
+    return drawNormal(this.random, mean, sd);
+  }
+
+  get uniform(): Random {
+    return this.random;
+  }
+
+  row(table: keyof DemoRows, id: string): Record<string, unknown> {
+    return this.rows[table].find((row) => row.id === id)!;
+  }
+}
+
+class StationHistory {
+  private readonly grinderId: string;
+  private readonly machineId: string;
+  private readonly basketId: string;
+  private readonly stationId: string;
+  private readonly target: Record<string, unknown>;
+  private readonly cardIds = new Map<string, { id: string; versions: number }>();
+  private settings: Settings;
+  private learned: LearnedSlope | null = null;
+  /** Log resistance drift: weather and the age of the bag, a slow random walk. */
+  private weather = 0;
+
+  constructor(
+    private readonly maker: HistoryMaker,
+    private readonly demo: DemoStation,
+    position: number,
+  ) {
+    const { grinder, machine, basket, target } = demo;
+    this.grinderId = maker.once('grinders', grinder.name, { ...grinder, learnedSlope: null });
+    this.machineId = maker.once('machines', machine.name, machine);
+    this.basketId = maker.once('baskets', basket.name, basket);
+    this.target = {
+      doseGrams: target.doseGrams,
+      yieldGrams: target.yieldGrams,
+      temperatureC: target.temperatureC,
+      timeSeconds: { min: target.min, max: target.max },
+      timer: 'pump-on',
+      balance: 0,
+      body: 0,
+    };
+    this.settings = {
+      grind: demo.firstGrind,
+      doseGrams: target.doseGrams,
+      yieldGrams: target.yieldGrams,
+      temperatureC: target.temperatureC,
+    };
+    const coffeeId = this.coffeeId(demo.coffees.at(-1)!);
+    this.stationId = maker.add('stations', {
+      name: demo.name,
+      position,
+      grinderId: this.grinderId,
+      machineId: this.machineId,
+      basketId: this.basketId,
+      coffeeId,
+      methodId: demo.methodId,
+      target: this.target,
+      grind: demo.firstGrind,
+    });
+  }
+
+  make(): void {
+    for (let daysAgo = DAYS; daysAgo >= 0; daysAgo -= 1) {
+      const coffee = this.coffeeOn(daysAgo);
+      const bagDay = (DAYS - daysAgo) % BAG_DAYS === 0;
+      if (bagDay && daysAgo > 0) {
+        this.openBag(coffee, daysAgo);
+        this.dialIn(coffee, daysAgo, 'keep');
+      } else if (daysAgo === 0 && this.demo.ending === 'dialling-in') {
+        this.openBag(coffee, 0);
+        this.dialIn(coffee, 0, 'leave-open');
+      } else {
+        this.serve(coffee, daysAgo);
+      }
+    }
+    const station = this.maker.row('stations', this.stationId);
+    station.grind = this.settings.grind;
+    const { doseGrams, yieldGrams, temperatureC } = this.settings;
+    station.target = { ...this.target, doseGrams, yieldGrams, temperatureC };
+    this.maker.row('grinders', this.grinderId).learnedSlope = this.learned;
+  }
+
+  /** The older coffee first, the newer one for the second half. */
+  private coffeeOn(daysAgo: number): DemoCoffee {
+    const { coffees } = this.demo;
+    return daysAgo > DAYS / 2 ? coffees[0]! : coffees.at(-1)!;
+  }
+
+  private coffeeId(coffee: DemoCoffee): string {
+    const { name, roaster, origin, process, altitudeM, roast, notes } = coffee;
+    return this.maker.once('coffees', name, { roaster, origin, process, altitudeM, roast, notes });
+  }
+
+  private openBag(coffee: DemoCoffee, daysAgo: number): void {
+    const opened = dayjs(this.maker.at(daysAgo, 0));
+    this.maker.add('bags', {
+      coffeeId: this.coffeeId(coffee),
+      roastedOn: opened.subtract(10, 'day').format('YYYY-MM-DD'),
+      openedOn: opened.format('YYYY-MM-DD'),
+      weightGrams: 1000,
+      priceCents: coffee.priceCents,
+      createdAt: opened.toDate(),
+    });
+    // Every bag runs a little differently.
+    this.weather += this.maker.draw(0, 0.05);
+  }
+
+  private world(coffee: DemoCoffee): PuckWorld {
+    return { ...this.demo.world, coffee: { ...this.demo.world.coffee, ...coffee.coffee } };
+  }
+
+  private serve(coffee: DemoCoffee, daysAgo: number): void {
+    const drifting = this.demo.ending === 'drifting' && daysAgo === 0;
+    this.weather = 0.8 * this.weather + this.maker.draw(0, HUMIDITY_SD);
+    const count = drifting ? 7 : this.demo.shotsPerDay;
+    for (let i = 0; i < count; i += 1) {
+      // A dry wind comes up during the last morning.
+      const wind = drifting ? -0.05 * Math.max(0, i - 1) : 0;
+      const at = this.maker.at(daysAgo, (i + 0.5) / count);
+      this.pour({ coffee, at, runId: null, previousGrind: this.settings.grind, wind, tasted: i === 0 });
+    }
+  }
+
+  private dialIn(coffee: DemoCoffee, daysAgo: number, end: 'keep' | 'leave-open'): void {
+    // The open run of the demo is only minutes old.
+    const startedAt = end === 'keep' ? this.maker.at(daysAgo, 0) : dayjs(this.maker.now).subtract(11, 'minute').toDate();
+    const runId = this.maker.add('runs', {
+      stationId: this.stationId,
+      grinderId: this.grinderId,
+      machineId: this.machineId,
+      basketId: this.basketId,
+      coffeeId: this.coffeeId(coffee),
+      methodId: this.demo.methodId,
+      target: { ...this.target },
+      goal: coffee.goal,
+      startGrind: this.roughGrind(end),
+      status: 'open',
+      startedAt,
+      createdAt: startedAt,
+    });
+    const shots: ReturnType<StationHistory['pour']>[] = [];
+    const ask = (): Advice => this.ask(runId, coffee, shots);
+    let advice = ask();
+    const wanted = end === 'leave-open' ? 3 : MAX_RUN_SHOTS;
+    while (shots.length < wanted && advice.action !== 'dialled') {
+      const previousGrind = shots.length === 0 ? advice.settings.grind : this.settings.grind;
+      this.settings = advice.settings;
+      const at = dayjs(startedAt).add(3 * shots.length + 2, 'minute').toDate();
+      shots.push(this.pour({ coffee, at, runId, previousGrind, wind: 0, tasted: true, planned: advice.settings }));
+      advice = ask();
+    }
+    this.learned = advice.learned.logTimePerUnit;
+    if (end === 'leave-open') return;
+    const endedAt = dayjs(startedAt).add(3 * shots.length + 4, 'minute').toDate();
+    Object.assign(this.maker.row('runs', runId), { status: 'kept', endedAt, updatedAt: endedAt });
+    this.keepCard(coffee, runId, endedAt);
+  }
+
+  /** A new bag begins near the last setting; the open run of the demo begins well off it, to have something to show. */
+  private roughGrind(end: 'keep' | 'leave-open'): number {
+    const { grinder } = this.demo;
+    if (end === 'keep') return this.settings.grind;
+    const coarser = grinder.finer === 'lower' ? 1 : -1;
+    return roundTo(this.settings.grind + coarser * 4 * (grinder.step || 0.5), 2);
+  }
+
+  private ask(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): Advice {
+    const { grinder, basket, machine } = this.demo;
+    const run = this.maker.row('runs', runId);
+    const parsed = parseAdviceRequest(
+      buildAdviceRequest({
+        run: {
+          id: runId,
+          methodId: this.demo.methodId,
+          startGrind: run.startGrind as number,
+          target: this.target as never,
+        },
+        grinder: { ...grinder, learnedSlope: this.learned },
+        basket,
+        machine,
+        coffee,
+        ageDays: 10,
+        shots,
+      }),
+    );
+    if (!parsed.ok) throw new Error(`demo request: ${JSON.stringify(parsed.errors)}`);
+    return advise(parsed.request);
+  }
+
+  private pour(input: {
+    coffee: DemoCoffee;
+    at: Date;
+    runId: string | null;
+    previousGrind: number;
+    wind: number;
+    tasted: boolean;
+    planned?: Settings;
+  }) {
+    const { coffee, at, runId, previousGrind, wind, tasted } = input;
+    const brewed: BrewSettings = { ...this.settings, temperatureC: this.settings.temperatureC ?? 92.5 };
+    const pulled = pullShot({
+      world: this.world(coffee),
+      settings: brewed,
+      barista: { ...STEADY_BARISTA, puckSd: runId ? 0.05 : 0.035, channelChance: 0.05, unpurgedChance: 0.03 },
+      previousGrind,
+      drift: Math.exp(this.weather + wind),
+      random: this.maker.uniform,
+    });
+    const clock = { clock: 1 + Math.floor(this.maker.uniform() * 4) };
+    const shot = {
+      runId,
+      stationId: this.stationId,
+      pulledAt: at,
+      createdAt: at,
+      grind: this.settings.grind,
+      doseGrams: pulled.doseGrams,
+      yieldGrams: pulled.yieldGrams,
+      temperatureC: this.settings.temperatureC,
+      planned: { ...this.settings },
+      timeSeconds: pulled.pumpOnSeconds,
+      timer: 'pump-on' as const,
+      firstDripSeconds: runId ? pulled.firstDripSeconds : null,
+      seen: pulled.seen.map((sign) => (sign === 'spurts' ? { sign, ...clock } : { sign })),
+      purged: pulled.purged,
+      verdict: pulled.taste.overall >= 6.5 ? ('serve' as const) : ('sink' as const),
+    };
+    const shotId = this.maker.add('shots', shot);
+    if (tasted) {
+      this.maker.add('tastings', { shotId, person: PEOPLE[at.getDate() % 3], ...pulled.taste, createdAt: at });
+    }
+    return { ...shot, tastings: tasted ? [pulled.taste] : [] };
+  }
+
+  private keepCard(coffee: DemoCoffee, runId: string, at: Date): void {
+    const known = this.cardIds.get(coffee.name);
+    const cardId =
+      known?.id ??
+      this.maker.add('cards', {
+        name: coffee.name,
+        coffeeId: this.coffeeId(coffee),
+        stationId: this.stationId,
+        purpose: this.demo.key === 'small' ? 'milk' : 'black',
+        createdAt: at,
+      });
+    const version = (known?.versions ?? 0) + 1;
+    this.cardIds.set(coffee.name, { id: cardId, versions: version });
+    this.maker.row('cards', cardId).updatedAt = at;
+    const { grinder, machine, basket, target } = this.demo;
+    this.maker.add('card_versions', {
+      cardId,
+      version,
+      runId,
+      recipe: {
+        ...this.settings,
+        timeSeconds: { min: target.min, max: target.max },
+        timer: 'pump-on',
+        grinderName: grinder.name,
+        machineName: machine.name,
+        basketName: basket.name,
+      },
+      tastesLike: coffee.tastesLike,
+      setBy: PEOPLE[version % 3],
+      note: version === 1 ? 'first bag' : 'new bag',
+      createdAt: at,
+    });
+  }
+}

@@ -1,0 +1,112 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { parseArgs } from 'node:util';
+import { buildStale } from '../lib/build';
+import { Cluster } from '../lib/cluster';
+import { endChild, endProcess, freePort, isAlive } from '../lib/processes';
+import { orStop, say, Stop } from '../lib/say';
+import { SERVER_FILE, startServer } from '../lib/server';
+
+const HOME = resolve('.olvet');
+const STATE = resolve(HOME, 'start.json');
+const USUAL_PORT = 4790;
+const STARTER = 'tools/run.mjs start';
+
+interface State {
+  starterPid: number;
+  serverPid: number | null;
+  address: string | null;
+}
+
+/** `npm start`: from a clone to a served page. */
+export function run(args: string[]): Promise<void> {
+  return orStop(async () => {
+    const { values } = parseArgs({
+      args,
+      options: { demo: { type: 'boolean', default: true }, reset: { type: 'boolean', default: false } },
+      allowNegative: true,
+    });
+    await clearLeftovers();
+    const ownDatabase = !process.env.DATABASE_URL;
+    const cluster = ownDatabase ? new Cluster(HOME, 'database', { safe: true }) : null;
+    if (values.reset) await reset(cluster);
+    remember({ starterPid: process.pid, serverPid: null, address: null });
+
+    const ending = new Ending(cluster);
+    try {
+      await buildStale(HOME);
+      say(cluster ? 'Starting the database …' : 'Using the database at DATABASE_URL.');
+      const databaseUrl = cluster ? await cluster.start() : process.env.DATABASE_URL!;
+      if (ending.begun) return;
+      const wished = Number(process.env.PORT ?? USUAL_PORT);
+      const port = await freePort(wished);
+      if (port !== wished) say(`Port ${wished} is in use by another program; taking ${port}.`);
+      const server = await startServer({ databaseUrl, port, demo: values.demo });
+      const address = `http://127.0.0.1:${port}`;
+      remember({ starterPid: process.pid, serverPid: server.pid ?? null, address });
+      ending.server = server;
+      server.once('exit', (code) => void ending.end(code === 0 ? 0 : 1));
+      process.stdout.write(`\nOlvet is at ${address}\nCtrl-C stops it; your data stays.\n`);
+    } catch (error) {
+      cluster?.stop();
+      rmSync(STATE, { force: true });
+      throw error;
+    }
+  });
+}
+
+/** Stops server and database once, whatever asks for it. */
+class Ending {
+  server: Awaited<ReturnType<typeof startServer>> | null = null;
+  begun = false;
+
+  constructor(private readonly cluster: Cluster | null) {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void this.end(0));
+  }
+
+  async end(code: number): Promise<void> {
+    if (this.begun) return;
+    this.begun = true;
+    if (code !== 0) say('The server ended unexpectedly.');
+    if (this.server) await endChild(this.server);
+    this.cluster?.stop();
+    rmSync(STATE, { force: true });
+    say('Olvet has stopped.');
+    process.exit(code);
+  }
+}
+
+function remember(state: State): void {
+  mkdirSync(HOME, { recursive: true });
+  writeFileSync(STATE, JSON.stringify(state));
+}
+
+/** After a crash our own server may still run; it is ended. A start that is alive is left alone. */
+async function clearLeftovers(): Promise<void> {
+  if (!existsSync(STATE)) return;
+  let state: State;
+  try {
+    state = JSON.parse(readFileSync(STATE, 'utf8')) as State;
+  } catch {
+    rmSync(STATE, { force: true });
+    return;
+  }
+  if (state.starterPid !== process.pid && isAlive(state.starterPid, STARTER)) {
+    throw new Stop(`Olvet runs already${state.address ? ` at ${state.address}` : ''}. Stop it there with Ctrl-C first.`);
+  }
+  if (state.serverPid !== null && isAlive(state.serverPid, SERVER_FILE)) {
+    say('Ending the server a former start left running.');
+    await endProcess(state.serverPid, SERVER_FILE);
+  }
+  rmSync(STATE, { force: true });
+}
+
+async function reset(cluster: Cluster | null): Promise<void> {
+  if (!cluster) throw new Stop('--reset empties only Olvet’s own database, never the one at DATABASE_URL.');
+  const ask = createInterface({ input: process.stdin, output: process.stderr });
+  const answer = await ask.question('This deletes every shot and card kept here. Type “yes” to go on: ');
+  ask.close();
+  if (answer.trim().toLowerCase() !== 'yes') throw new Stop('Nothing was deleted.');
+  cluster.remove();
+}

@@ -1,0 +1,73 @@
+import {
+  BgColorsOutlined,
+  CoffeeOutlined,
+  InboxOutlined,
+  ProfileOutlined,
+  SlidersOutlined,
+  ToolOutlined,
+} from '@ant-design/icons';
+import { useState, type ReactNode } from 'react';
+import { NavLink, Outlet, useNavigate } from 'react-router';
+import { useShortcuts } from '../parts/useShortcuts';
+import styles from './Layout.module.css';
+import { themeChosen } from './settingsSlice';
+import { ShortcutsHelp } from './ShortcutsHelp';
+import { useAppDispatch, useAppSelector } from './store';
+
+interface Place {
+  to: string;
+  name: string;
+  icon: ReactNode;
+}
+
+/** In the order of the day; the position is the shortcut. */
+const PLACES: Place[] = [
+  { to: '/', name: 'Bar', icon: <CoffeeOutlined /> },
+  { to: '/dial-in', name: 'Dial-in', icon: <SlidersOutlined /> },
+  { to: '/cards', name: 'Cards', icon: <ProfileOutlined /> },
+  { to: '/shelf', name: 'Shelf', icon: <InboxOutlined /> },
+  { to: '/workshop', name: 'Workshop', icon: <ToolOutlined /> },
+];
+
+export function Layout() {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const theme = useAppSelector((state) => state.settings.theme);
+  const [helpOpen, setHelpOpen] = useState(false);
+  useShortcuts({
+    ...Object.fromEntries(PLACES.map(({ to }, i) => [String(i + 1), () => void navigate(to)])),
+    '?': () => setHelpOpen(true),
+  });
+  return (
+    <div className={styles.house}>
+      <a className={styles.skip} href="#place">
+        Skip to the page
+      </a>
+      <nav className={styles.rail} aria-label="Places">
+        <span className={styles.mark}>olvet</span>
+        {PLACES.map(({ to, name, icon }) => (
+          <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? styles.chosen : styles.place)!}>
+            <span className={styles.icon} aria-hidden>
+              {icon}
+            </span>
+            {name}
+          </NavLink>
+        ))}
+        <button
+          type="button"
+          className={styles.theme}
+          onClick={() => dispatch(themeChosen(theme === 'light' ? 'night' : 'light'))}
+        >
+          <span className={styles.icon} aria-hidden>
+            <BgColorsOutlined />
+          </span>
+          {theme === 'light' ? 'Night' : 'Day'}
+        </button>
+      </nav>
+      <main id="place" className={styles.room} tabIndex={-1}>
+        <Outlet />
+      </main>
+      <ShortcutsHelp open={helpOpen} onClose={() => setHelpOpen(false)} />
+    </div>
+  );
+}

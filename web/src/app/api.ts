@@ -1,0 +1,17 @@
+import { generatedApi } from './api.generated';
+
+/** What a write makes stale beyond its own kind: the board and the run sheet show a bit of everything. */
+export const api = generatedApi.enhanceEndpoints({
+  endpoints: {
+    getBoard: { providesTags: ['Board', 'Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders'] },
+    getSheet: { providesTags: ['Runs', 'Shots', 'Tastings', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags'] },
+    keepCard: { invalidatesTags: ['Cards', 'Runs', 'Stations', 'Grinders'] },
+    setUpStation: {
+      invalidatesTags: ['Setup', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags', 'Stations', 'Runs'],
+    },
+    putCoffee: { invalidatesTags: ['Coffees', 'Cards'] },
+    putStation: { invalidatesTags: ['Stations', 'Cards'] },
+  },
+});
+
+export * from './api.generated';

@@ -1,0 +1,38 @@
+export interface FieldProblem {
+  path: string;
+  message: string;
+}
+
+export interface ServerProblem {
+  detail: string;
+  errors: FieldProblem[];
+}
+
+/** What went wrong with a request, in words: the server's own problem document, or that it was out of reach. */
+export function problemOf(error: unknown): ServerProblem {
+  if (typeof error === 'object' && error !== null && 'status' in error) {
+    const { status, data } = error as { status: unknown; data?: unknown };
+    if (status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR') {
+      return { detail: 'Olvet’s server is out of reach. Nothing is lost: try again in a moment.', errors: [] };
+    }
+    if (typeof data === 'object' && data !== null && 'detail' in data) {
+      const { detail, errors } = data as { detail: string; errors?: FieldProblem[] };
+      return { detail, errors: errors ?? [] };
+    }
+  }
+  return { detail: 'Something went wrong; nothing was saved. Try again.', errors: [] };
+}
+
+/** Field errors in the shape Ant Design's forms take them; `prefix` is cut off nested paths. */
+export function formErrors(problem: ServerProblem, prefix = ''): { name: (string | number)[]; errors: string[] }[] {
+  return problem.errors
+    .filter(({ path }) => path.startsWith(prefix))
+    .map(({ path, message }) => ({
+      name: path
+        .slice(prefix.length)
+        .split(/[.[\]]/)
+        .filter((part) => part !== '')
+        .map((part) => (/^\d+$/.test(part) ? Number(part) : part)),
+      errors: [message],
+    }));
+}

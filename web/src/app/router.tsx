@@ -1,0 +1,20 @@
+import { createBrowserRouter, type RouteObject } from 'react-router';
+import { Layout } from './Layout';
+import { PageError } from './PageError';
+
+/** One place, one lazily loaded file. */
+const places: RouteObject[] = [
+  { index: true, lazy: async () => ({ Component: (await import('../bar/BarPage')).BarPage }) },
+  { path: 'setup', lazy: async () => ({ Component: (await import('../setup/SetupPage')).SetupPage }) },
+  { path: 'dial-in', lazy: async () => ({ Component: (await import('../dialin/RunsPage')).RunsPage }) },
+  { path: 'dial-in/:runId', lazy: async () => ({ Component: (await import('../dialin/RunPage')).RunPage }) },
+  { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
+  { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
+  { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },
+  { path: 'workshop', lazy: async () => ({ Component: (await import('../workshop/WorkshopPage')).WorkshopPage }) },
+  { path: '*', lazy: async () => ({ Component: (await import('./NotHere')).NotHere }) },
+];
+
+export const router = createBrowserRouter([
+  { path: '/', Component: Layout, ErrorBoundary: PageError, HydrateFallback: () => null, children: places },
+]);

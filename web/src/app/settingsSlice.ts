@@ -1,0 +1,48 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { ThemeName } from './theme';
+
+const KEY = 'olvet.settings';
+
+export interface Settings {
+  theme: ThemeName;
+  /** Who is tasting at this tablet; empty when nobody said. */
+  taster: string;
+}
+
+function restore(): Settings {
+  const fallback: Settings = {
+    theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'light',
+    taster: '',
+  };
+  try {
+    const saved = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>;
+    return { ...fallback, ...saved };
+  } catch {
+    return fallback;
+  }
+}
+
+/** What belongs to this tablet and not to the shop. */
+const slice = createSlice({
+  name: 'settings',
+  initialState: restore,
+  reducers: {
+    themeChosen: (state, action: PayloadAction<ThemeName>) => {
+      state.theme = action.payload;
+    },
+    tasterChosen: (state, action: PayloadAction<string>) => {
+      state.taster = action.payload;
+    },
+  },
+});
+
+export const { themeChosen, tasterChosen } = slice.actions;
+export const settingsReducer = slice.reducer;
+
+export function saveSettings(settings: Settings): void {
+  try {
+    localStorage.setItem(KEY, JSON.stringify(settings));
+  } catch {
+    // A full or forbidden storage only costs the preference.
+  }
+}

@@ -1,0 +1,21 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
+import { useDispatch, useSelector } from 'react-redux';
+import { api } from './api';
+import { saveSettings, settingsReducer } from './settingsSlice';
+
+export const store = configureStore({
+  reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer },
+  middleware: (defaults) => defaults().concat(api.middleware),
+});
+
+setupListeners(store.dispatch);
+let saved = store.getState().settings;
+store.subscribe(() => {
+  const { settings } = store.getState();
+  if (settings !== saved) saveSettings((saved = settings));
+});
+
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppSelector = useSelector.withTypes<RootState>();
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

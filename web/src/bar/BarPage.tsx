@@ -1,0 +1,58 @@
+import { Button, Skeleton } from 'antd';
+import { Link, useNavigate } from 'react-router';
+import { useGetBoardQuery, useGetShopQuery } from '../app/api';
+import { EmptyState } from '../parts/EmptyState';
+import { plural } from '../parts/plural';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { useNow } from '../parts/useNow';
+import styles from './BarPage.module.css';
+import { StationStrip } from './StationStrip';
+
+const REFRESH_MS = 30_000;
+
+/** How are we standing, what needs a hand now? */
+export function BarPage() {
+  const { data: board, error } = useGetBoardQuery(undefined, { pollingInterval: REFRESH_MS, refetchOnMountOrArgChange: true });
+  const { data: shop } = useGetShopQuery();
+  const now = new Date(useNow(10_000));
+  const navigate = useNavigate();
+  if (error && !board) return <ProblemAlert error={error} />;
+  if (!board) return <Skeleton active className={styles.loading} />;
+  if (board.stations.length === 0) {
+    return (
+      <EmptyState
+        title="Your bar starts here"
+        text="Each station will be one line: its coffee, where the grinder stands, the last shots against their window, and whether it needs a hand. Tell Olvet about your coffee, grinder and basket; it takes about a minute, and the first advice follows at once."
+        action={
+          <Button type="primary" size="large" onClick={() => void navigate('/setup')}>
+            Set up the first station
+          </Button>
+        }
+      />
+    );
+  }
+  const weekday = now.toLocaleDateString(undefined, { weekday: 'long' });
+  const clock = now.toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
+  return (
+    <div className={styles.page}>
+      <header className={styles.head}>
+        <h1 className="numeral">
+          {weekday}, {clock}
+        </h1>
+        <p className="quiet">{shop?.name}</p>
+        <p className={styles.used}>
+          <span className="numeral">{board.gramsToday} g</span>{' '}
+          <span className="quiet">used today, {plural(board.shotsToday, 'shot')}</span>
+        </p>
+      </header>
+      <ul className={styles.stations}>
+        {board.stations.map((station) => (
+          <StationStrip key={station.station.id} standing={station} />
+        ))}
+      </ul>
+      <p className={styles.more}>
+        <Link to="/setup">Add a station</Link>
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,66 @@
+import { findMethod, plainNumber } from '@olvet/core';
+import { Button } from 'antd';
+import { Link, useNavigate } from 'react-router';
+import type { BoardStationView } from '../app/api';
+import { useGetShopQuery } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { temperatureNumber } from '../parts/format';
+import { OutcomeMark, outcomeClass } from '../parts/Outcome';
+import { standingOf } from './standing';
+import styles from './StationStrip.module.css';
+import { TimeStrip } from './TimeStrip';
+import { useOpenRun } from './useOpenRun';
+
+/** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
+export function StationStrip({ standing }: { standing: BoardStationView }) {
+  const { station, coffeeName, grinderName, machineName, ageDays, openRunId, cardId, shots } = standing;
+  const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
+  const { data: shop } = useGetShopQuery();
+  const navigate = useNavigate();
+  const { open, opening, error } = useOpenRun();
+  const { title, detail, side, urgent } = standingOf(standing);
+  const unit = shop?.temperatureUnit ?? 'C';
+  const heat = temperatureC == null ? '' : ` · ${temperatureNumber(temperatureC, unit)} °${unit}`;
+  return (
+    <li className={styles.strip}>
+      <div className={styles.names}>
+        <h2>{coffeeName}</h2>
+        <p className="quiet small">
+          {station.name} · {grinderName} → {machineName}
+          {ageDays !== null && ` · day ${ageDays}`}
+        </p>
+        <p className="quiet small">
+          {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g{heat} · {findMethod(station.methodId)?.name}
+        </p>
+      </div>
+      <div className={styles.grind}>
+        <span className="numeral">{station.grind == null ? '–' : plainNumber(station.grind)}</span>
+        <span className="quiet small">grind</span>
+      </div>
+      <TimeStrip shots={shots} windowSeconds={timeSeconds} />
+      <div className={styles.state}>
+        <p className={`numeral ${styles.title} ${side ? outcomeClass(side) : ''}`}>
+          {side && <OutcomeMark side={side} size={22} />} {title}
+        </p>
+        <p className="quiet small">{detail}</p>
+        <ProblemAlert error={error} />
+        <div className={styles.actions}>
+          {openRunId ? (
+            <Button type="primary" onClick={() => void navigate(`/dial-in/${openRunId}`)}>
+              Go on
+            </Button>
+          ) : (
+            <Button type={urgent ? 'primary' : 'default'} loading={opening} onClick={() => void open(standing)}>
+              Dial in
+            </Button>
+          )}
+          {cardId && (
+            <Link to={`/cards/${cardId}`} className={styles.card} aria-label={`Card of ${coffeeName}`}>
+              Card
+            </Link>
+          )}
+        </div>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,41 @@
+import { plainNumber } from '@olvet/core';
+import type { BoardStationView } from '../app/api';
+import type { Side } from '../parts/Outcome';
+
+export interface Standing {
+  title: string;
+  detail: string;
+  /** null: nothing known either way. */
+  side: Side | null;
+  /** Whether a hand is needed now. */
+  urgent: boolean;
+}
+
+/** A station's state in words. */
+export function standingOf({ state, station, shots }: BoardStationView): Standing {
+  const { min, max } = station.target.timeSeconds;
+  const last = shots.slice(-3).flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds]));
+  const mean = last.length === 0 ? null : last.reduce((sum, t) => sum + t, 0) / last.length;
+  switch (state) {
+    case 'dialled':
+      return { title: 'At peace', detail: 'The last shots ran in their window.', side: 'on', urgent: false };
+    case 'drifting-fast':
+      return {
+        title: 'Drifting fast',
+        detail: `The last three ran ${plainNumber(min - mean!, 1)} s short on average.`,
+        side: 'low',
+        urgent: true,
+      };
+    case 'drifting-slow':
+      return {
+        title: 'Drifting slow',
+        detail: `The last three ran ${plainNumber(mean! - max, 1)} s over on average.`,
+        side: 'high',
+        urgent: true,
+      };
+    case 'dialling-in':
+      return { title: 'Being dialled in', detail: 'A run sheet is open.', side: null, urgent: true };
+    case 'unknown':
+      return { title: 'Not pulled today', detail: 'Pull a check shot first.', side: null, urgent: false };
+  }
+}

@@ -1,0 +1,90 @@
+import { brewRatio, plainNumber } from '@olvet/core';
+import { Button, Skeleton } from 'antd';
+import { Link, useParams } from 'react-router';
+import { useGetCardQuery, useGetShopQuery } from '../app/api';
+import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from './CardPage.module.css';
+import { versionChanges } from './versionChanges';
+
+/** One recipe, to be read at arm's length; below it, every version before. */
+export function CardPage() {
+  const { cardId } = useParams<'cardId'>();
+  const { data: card, error } = useGetCardQuery({ id: cardId! });
+  const { data: shop } = useGetShopQuery();
+  if (error) {
+    return (
+      <div className={styles.page}>
+        <ProblemAlert error={error} />
+        <Link to="/cards">To all cards</Link>
+      </div>
+    );
+  }
+  if (!card) return <Skeleton active className={styles.page} />;
+  const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
+  const unit = shop?.temperatureUnit ?? 'C';
+  const figures: [string, string, string][] = [
+    ['in', plainNumber(recipe.doseGrams, 1), 'g'],
+    ['out', plainNumber(recipe.yieldGrams, 1), 'g'],
+    ['time', `${recipe.timeSeconds.min}–${recipe.timeSeconds.max}`, 's'],
+    ['grind', plainNumber(recipe.grind), ''],
+  ];
+  if (recipe.temperatureC != null) figures.push(['temperature', temperatureNumber(recipe.temperatureC, unit), `°${unit}`]);
+  return (
+    <article className={styles.page}>
+      <header className={styles.head}>
+        <div>
+          <h1>{card.name}</h1>
+          <p className="quiet">
+            {card.coffeeName} on {card.stationName} · {card.purpose === 'milk' ? 'with milk' : 'black'}
+          </p>
+        </div>
+        <Button className={styles.noPrint} onClick={() => window.print()}>
+          Print
+        </Button>
+      </header>
+      <dl className={styles.figures}>
+        {figures.map(([name, value, sign]) => (
+          <div key={name}>
+            <dt>{name}</dt>
+            <dd className="numeral">
+              {value}
+              {sign && <span className={styles.sign}> {sign}</span>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      <ul className={styles.facts}>
+        <li>
+          Ratio 1:{plainNumber(brewRatio(recipe.doseGrams, recipe.yieldGrams), 2)}, time {TIMER_WORDS[recipe.timer]}
+        </li>
+        <li>
+          {recipe.basketName} · {recipe.grinderName} → {recipe.machineName}
+        </li>
+        {tastesLike && <li>Tastes like {tastesLike}</li>}
+        <li className="quiet">
+          Version {version}, {dayAndTime(createdAt)}
+          {setBy && `, set by ${setBy}`}
+          {note && `: ${note}`}
+        </li>
+      </ul>
+      <section className={styles.versions}>
+        <h2>Versions</h2>
+        <ol>
+          {card.versions.map((each, i) => (
+            <li key={each.id}>
+              <span className="numeral">{each.version}</span>
+              <span>{day(each.createdAt)}</span>
+              <span>{versionChanges(each, card.versions[i + 1]).join(', ')}</span>
+              <span className="quiet">
+                {each.setBy}
+                {each.note && ` · ${each.note}`}
+              </span>
+              {each.runId && <Link to={`/dial-in/${each.runId}`}>its dial-in</Link>}
+            </li>
+          ))}
+        </ol>
+      </section>
+    </article>
+  );
+}

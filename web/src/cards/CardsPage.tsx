@@ -1,0 +1,83 @@
+import { brewRatio, plainNumber } from '@olvet/core';
+import { Button, Pagination, Skeleton } from 'antd';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useListCardsQuery } from '../app/api';
+import { EmptyState } from '../parts/EmptyState';
+import { day } from '../parts/format';
+import styles from '../parts/List.module.css';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import own from './CardsPage.module.css';
+
+const PAGE_SIZE = 20;
+
+/** What is our recipe? */
+export function CardsPage() {
+  const [search, setSearch] = useSearchParams();
+  const page = Math.max(1, Number(search.get('page')) || 1);
+  const { data: cards, error } = useListCardsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  const navigate = useNavigate();
+  if (error) return <ProblemAlert error={error} />;
+  if (!cards) return <Skeleton active className={styles.page} />;
+  if (cards.total === 0) {
+    return (
+      <EmptyState
+        title="No card yet"
+        text="A card is the recipe everyone follows: dose, yield, time and grind, who set it and what changed since. Dial a coffee in and keep it."
+        action={
+          <Button type="primary" size="large" onClick={() => void navigate('/')}>
+            To the bar
+          </Button>
+        }
+      />
+    );
+  }
+  return (
+    <div className={styles.page}>
+      <header className={styles.head}>
+        <h1>Cards</h1>
+      </header>
+      <ul className={styles.list}>
+        {cards.items.map(({ id, name, purpose, stationName, latest }) => {
+          const { recipe } = latest;
+          return (
+            <li key={id}>
+              <Link to={`/cards/${id}`} className={own.row}>
+                <span>
+                  <strong className={styles.name}>{name}</strong>
+                  <br />
+                  <span className="quiet small">
+                    {stationName} · {purpose === 'milk' ? 'with milk' : 'black'}
+                  </span>
+                </span>
+                <span className={`numeral ${own.recipe}`}>
+                  {plainNumber(recipe.doseGrams)} → {plainNumber(recipe.yieldGrams)} g
+                  <span className="quiet"> 1:{plainNumber(brewRatio(recipe.doseGrams, recipe.yieldGrams), 1)}</span>
+                </span>
+                <span className={`numeral ${own.recipe}`}>
+                  {recipe.timeSeconds.min}–{recipe.timeSeconds.max} s
+                </span>
+                <span className={`numeral ${own.recipe}`}>
+                  <span className={own.label}>grind</span> {plainNumber(recipe.grind)}
+                </span>
+                <span className="quiet small">
+                  version {latest.version}
+                  <br />
+                  {day(latest.createdAt)}
+                  {latest.setBy && `, ${latest.setBy}`}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+      <Pagination
+        current={page}
+        pageSize={PAGE_SIZE}
+        total={cards.total}
+        hideOnSinglePage
+        showSizeChanger={false}
+        onChange={(next) => setSearch({ page: String(next) })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,25 @@
+import { plainNumber } from '@olvet/core';
+import type { CardVersionView, RecipeDto } from '../app/api';
+
+type Field = 'grind' | 'doseGrams' | 'yieldGrams' | 'temperatureC';
+const FIELDS: [Field, string][] = [
+  ['grind', 'grind'],
+  ['doseGrams', 'dose g'],
+  ['yieldGrams', 'yield g'],
+  ['temperatureC', 'temperature °C'],
+];
+
+/** What a version changed against the one before, in a few words each. */
+export function versionChanges(now: CardVersionView, before: CardVersionView | undefined): string[] {
+  if (!before) return ['first version'];
+  const show = (value: number | null | undefined): string => (value == null ? 'none' : plainNumber(value));
+  const changes = FIELDS.filter(([field]) => now.recipe[field] !== before.recipe[field]).map(
+    ([field, name]) => `${name} ${show(before.recipe[field])} → ${show(now.recipe[field])}`,
+  );
+  const windowOf = ({ timeSeconds }: RecipeDto): string => `${timeSeconds.min}–${timeSeconds.max}`;
+  if (windowOf(now.recipe) !== windowOf(before.recipe)) {
+    changes.push(`window ${windowOf(before.recipe)} → ${windowOf(now.recipe)} s`);
+  }
+  if (now.tastesLike !== before.tastesLike) changes.push('words for its taste');
+  return changes.length === 0 ? ['nothing but the date'] : changes;
+}

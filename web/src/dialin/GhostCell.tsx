@@ -1,0 +1,48 @@
+import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
+import type { KeyboardEvent } from 'react';
+import styles from './GhostCell.module.css';
+import sheetStyles from './RunSheet.module.css';
+import type { Variable } from './settings';
+import { Wedge } from './Wedge';
+
+export interface GhostCellProps {
+  name: string;
+  lever: Variable;
+  text: string;
+  direction: -1 | 0 | 1;
+  onNudge: (direction: 1 | -1) => void;
+}
+
+/** A setting of the next shot, to be changed by taps or by the arrow keys. */
+export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellProps) {
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key] as 1 | -1 | undefined;
+    if (!by) return;
+    event.preventDefault();
+    onNudge(by);
+  };
+  return (
+    <td className={sheetStyles.next}>
+      <div className={styles.cell}>
+        <button type="button" className={styles.step} onClick={() => onNudge(-1)} aria-label={`Next ${name}: one step down`} tabIndex={-1}>
+          <MinusOutlined />
+        </button>
+        <span
+          className={`numeral ${styles.value} ${direction === 0 ? '' : styles.changed}`}
+          role="spinbutton"
+          tabIndex={0}
+          aria-label={`Next ${name}`}
+          aria-valuenow={Number(text)}
+          aria-valuetext={text}
+          onKeyDown={onKeyDown}
+        >
+          <Wedge lever={lever} direction={direction} />
+          {text}
+        </span>
+        <button type="button" className={styles.step} onClick={() => onNudge(1)} aria-label={`Next ${name}: one step up`} tabIndex={-1}>
+          <PlusOutlined />
+        </button>
+      </div>
+    </td>
+  );
+}

@@ -1,0 +1,115 @@
+import { plainNumber, type Settings } from '@olvet/core';
+import { App, Form, Input, Modal, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { useKeepCardMutation, useListCardsQuery, type KeepCardDto, type SheetView } from '../app/api';
+import { formErrors, problemOf } from '../app/problem';
+import { ProblemAlert } from '../parts/ProblemAlert';
+
+type Fields = Pick<KeepCardDto, 'name' | 'purpose' | 'tastesLike' | 'setBy' | 'note'> & { cardId: string };
+
+export interface KeepCardModalProps {
+  sheet: SheetView;
+  settings: Settings;
+  open: boolean;
+  onClose: () => void;
+}
+
+/** Ends the dial-in with its recipe: a new card, or the next version of one this coffee has. */
+export function KeepCardModal({ sheet, settings, open, onClose }: KeepCardModalProps) {
+  const { run, coffee, grinder, machine, basket } = sheet;
+  const [form] = Form.useForm<Fields>();
+  const { message } = App.useApp();
+  const navigate = useNavigate();
+  const [keep, { isLoading, error }] = useKeepCardMutation();
+  const { data: cards } = useListCardsQuery({ coffeeId: run.coffeeId });
+  // Kept over retries, so that sending twice keeps one version.
+  const [ids] = useState(() => ({ card: v7(), version: v7() }));
+  const known = cards?.items.filter((card) => card.stationId === run.stationId) ?? [];
+  const latest = known[0];
+
+  const save = async ({ cardId, ...fields }: Fields): Promise<void> => {
+    const { timeSeconds, timer } = run.target;
+    const keepCardDto: KeepCardDto = {
+      ...fields,
+      cardId,
+      versionId: ids.version,
+      recipe: {
+        ...settings,
+        timeSeconds,
+        timer,
+        grinderName: grinder.name,
+        machineName: machine.name,
+        basketName: basket.name,
+      },
+    };
+    const done = await keep({ runId: run.id, keepCardDto });
+    if ('error' in done) return form.setFields(formErrors(problemOf(done.error)) as never);
+    void message.success('Kept.');
+    await navigate(`/cards/${cardId}`);
+  };
+
+  return (
+    <Modal
+      open={open}
+      onCancel={onClose}
+      title="Keep as card"
+      okText="Keep the card"
+      confirmLoading={isLoading}
+      onOk={() => form.submit()}
+      destroyOnHidden
+    >
+      <p>
+        {plainNumber(settings.doseGrams)} g in, {plainNumber(settings.yieldGrams)} g out, {run.target.timeSeconds.min}–
+        {run.target.timeSeconds.max} s, grind {plainNumber(settings.grind)} on {grinder.name}. This closes the dial-in.
+      </p>
+      <br />
+      <ProblemAlert error={error} />
+      {cards && (
+        <Form
+          form={form}
+          layout="vertical"
+          onFinish={(fields) => void save(fields)}
+          initialValues={{
+            cardId: latest?.id ?? ids.card,
+            name: latest?.name ?? coffee.name,
+            purpose: latest?.purpose ?? 'black',
+            tastesLike: latest?.latest.tastesLike ?? run.goal ?? '',
+            setBy: '',
+            note: '',
+          }}
+        >
+          <Form.Item name="cardId" label="Card" hidden={known.length === 0}>
+            <Select
+              options={[
+                ...known.map((card) => ({ value: card.id, label: `${card.name}: version ${card.latest.version + 1}` })),
+                { value: ids.card, label: 'A new card' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item name="name" label="Name" rules={[{ required: true, message: 'Give the card a name' }]}>
+            <Input maxLength={80} />
+          </Form.Item>
+          <Form.Item name="purpose" label="Drunk as">
+            <Select
+              options={[
+                { value: 'black', label: 'black' },
+                { value: 'milk', label: 'with milk' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item name="tastesLike" label="Tastes like">
+            <Input maxLength={400} />
+          </Form.Item>
+          <Form.Item name="setBy" label="Set by">
+            <Input maxLength={80} />
+          </Form.Item>
+          <Form.Item name="note" label="Why it changed" hidden={!latest}>
+            <Input maxLength={400} />
+          </Form.Item>
+        </Form>
+      )}
+    </Modal>
+  );
+}

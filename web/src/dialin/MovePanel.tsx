@@ -1,0 +1,77 @@
+import { moveLine, oddsInWords, plainNumber, type Advice, type Settings } from '@olvet/core';
+import { Button, Skeleton } from 'antd';
+import type { ReactNode } from 'react';
+import styles from './MovePanel.module.css';
+
+export interface MovePanelProps {
+  advice: Advice | null;
+  problem: string | null;
+  finer: 'lower' | 'higher';
+  /** The barista's own next shot, when it differs from the advised one. */
+  edited: boolean;
+  actions: ReactNode;
+  onAlternative: (settings: Settings) => void;
+  onBackToAdvice: () => void;
+}
+
+/** The move line, to be read from a metre away; below it why, beside it what else could be done. */
+export function MovePanel(props: MovePanelProps) {
+  const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice } = props;
+  if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
+  if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
+  const line = moveLine(advice, finer);
+  return (
+    <div className={styles.panel}>
+      <div>
+        <div className={styles.move} aria-live="polite">
+          {edited ? (
+            <p className="numeral">
+              Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>
+            </p>
+          ) : (
+            <p className="numeral">
+              <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>{line.lead}</span>{' '}
+              {line.rest}
+            </p>
+          )}
+        </div>
+        <div className={styles.actions}>
+          {actions}
+          {edited && <Button onClick={onBackToAdvice}>Back to the advice</Button>}
+        </div>
+        <ul className={styles.why} aria-label="Why">
+          {advice.why.map(({ code, text }) => (
+            <li key={code}>{text}</li>
+          ))}
+        </ul>
+        {advice.cautions.length > 0 && (
+          <ul className={styles.cautions} aria-label="Mind">
+            {advice.cautions.map(({ code, text }) => (
+              <li key={code}>
+                <strong>Mind:</strong> {text}
+              </li>
+            ))}
+          </ul>
+        )}
+      </div>
+      {advice.alternatives.length > 0 && (
+        <div className={styles.others}>
+          <h2>Or instead</h2>
+          <ul>
+            {advice.alternatives.map(({ text, settings, expect }) => (
+              <li key={text}>
+                <button type="button" onClick={() => onAlternative(settings)}>
+                  {text.replace(/; [^;]*$/, '')}
+                  <span className={styles.odds}>
+                    as wanted {oddsInWords(expect.asWanted)}, {plainNumber(expect.timeSeconds.p10, 0)}–
+                    {plainNumber(expect.timeSeconds.p90, 0)} s
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,94 @@
+import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
+import { Button, Checkbox } from 'antd';
+import { useState } from 'react';
+import type { SheetView } from '../app/api';
+import { TIMER_WORDS } from '../parts/format';
+import { Stepper } from '../parts/Stepper';
+import { useShortcuts } from '../parts/useShortcuts';
+import styles from './PullPanel.module.css';
+import { ToggleChip } from '../parts/ToggleChip';
+import { useTimer } from './useTimer';
+
+export interface PullPanelProps {
+  sheet: SheetView;
+  aim: Settings;
+  grindChanged: boolean;
+  saving: boolean;
+  onShot: (line: ShotLine) => Promise<boolean>;
+  onBack: () => void;
+}
+
+/** While pulling: what to set, the timer, and the numbers with large steps. */
+export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: PullPanelProps) {
+  const { target } = sheet.run;
+  const [doseGrams, setDose] = useState<number | null>(aim.doseGrams);
+  const [yieldGrams, setYield] = useState<number | null>(aim.yieldGrams);
+  const [timeSeconds, setTime] = useState<number | null>(null);
+  const [seen, setSeen] = useState<Sign[]>([]);
+  const [purged, setPurged] = useState(true);
+  const timer = useTimer(setTime);
+  const ready = !timer.running && (timeSeconds !== null || yieldGrams !== null);
+  const save = (): void => {
+    if (!ready) return;
+    const line: ShotLine = {
+      ...(doseGrams === null ? {} : { doseGrams }),
+      ...(yieldGrams === null ? {} : { yieldGrams }),
+      ...(timeSeconds === null ? {} : { timeSeconds }),
+      seen: seen.map((sign) => ({ sign })),
+      purged,
+    };
+    void onShot(line);
+  };
+  useShortcuts({ ' ': timer.toggle, Enter: save, Escape: onBack });
+  const heat = aim.temperatureC === null ? '' : ` · ${plainNumber(aim.temperatureC)} °C`;
+  return (
+    <div className={styles.panel}>
+      <div className={styles.clock}>
+        <p className="quiet">seconds {TIMER_WORDS[target.timer]}</p>
+        <p className={`numeral ${styles.seconds}`} role="timer" aria-live="off">
+          {timer.seconds.toFixed(1)}
+        </p>
+        <Button type="primary" size="large" block onClick={timer.toggle}>
+          {timer.running ? 'Stop' : 'Start'} <kbd>Space</kbd>
+        </Button>
+        <p className={styles.caution}>Cup and hands clear of the spout. Never unlock under pressure.</p>
+      </div>
+      <div className={styles.entry}>
+        <p className={styles.aim}>
+          Grind <strong className="numeral">{plainNumber(aim.grind)}</strong> · {plainNumber(aim.doseGrams)} g in ·{' '}
+          {plainNumber(aim.yieldGrams)} g out{heat} · {target.timeSeconds.min}–{target.timeSeconds.max} s
+        </p>
+        {grindChanged && (
+          <Checkbox checked={purged} onChange={(event) => setPurged(event.target.checked)}>
+            Old grounds thrown out ({plainNumber(sheet.grinder.purgeGrams)} g)
+          </Checkbox>
+        )}
+        <div className={styles.steppers}>
+          <Stepper id="pull-dose" label="dose" unit="g" value={doseGrams} step={0.1} min={1} max={60} from={aim.doseGrams} onChange={setDose} />
+          <Stepper id="pull-yield" label="yield" unit="g" value={yieldGrams} step={0.5} min={1} max={500} from={aim.yieldGrams} onChange={setYield} />
+          <Stepper id="pull-time" label="time" unit="s" value={timeSeconds} step={0.5} min={1} max={300} from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)} onChange={setTime} />
+        </div>
+        <fieldset className={styles.seen}>
+          <legend>Seen</legend>
+          {SIGNS.map((sign) => (
+            <ToggleChip
+              key={sign}
+              chosen={seen.includes(sign)}
+              onToggle={(on) => setSeen(on ? [...seen, sign] : seen.filter((other) => other !== sign))}
+            >
+              {SIGN_LABELS[sign]}
+            </ToggleChip>
+          ))}
+        </fieldset>
+        <div className={styles.actions}>
+          <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={save}>
+            Save shot <kbd>Enter</kbd>
+          </Button>
+          <Button size="large" onClick={onBack}>
+            Back
+          </Button>
+        </div>
+      </div>
+    </div>
+  );
+}

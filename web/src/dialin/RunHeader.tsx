@@ -1,0 +1,56 @@
+import { findMethod } from '@olvet/core';
+import { useGetShopQuery, type SheetView } from '../app/api';
+import { elapsed, money } from '../parts/format';
+import { useNow } from '../parts/useNow';
+import { plannedOf } from './settings';
+import styles from './RunHeader.module.css';
+
+/** What is being dialled in, and what it has cost so far. */
+export function RunHeader({ sheet }: { sheet: SheetView }) {
+  const { run, coffee, station, grinder, machine, basket, shots, ageDays, centsPerGram } = sheet;
+  const { data: shop } = useGetShopQuery();
+  const now = useNow(1000);
+  const grams = gramsUsed(sheet);
+  const facts = [coffee.process, coffee.roast, ageDays === null ? null : `${ageDays} days off roast`].filter(Boolean);
+  const until = run.endedAt ? Date.parse(run.endedAt) : now;
+  return (
+    <header className={styles.head}>
+      <div>
+        <h1>{coffee.name}</h1>
+        <p className="quiet small">{facts.join(' · ')}</p>
+      </div>
+      <div className={`quiet small ${styles.gear}`}>
+        <p>
+          {station.name}: {grinder.name} → {machine.name} · {basket.name}
+        </p>
+        <p>
+          {findMethod(run.methodId)?.name}
+          {run.goal && ` · wanted: ${run.goal}`}
+        </p>
+      </div>
+      <dl className={styles.figures}>
+        <div>
+          <dd className="numeral">{shots.length}</dd>
+          <dt>shots</dt>
+        </div>
+        <div>
+          <dd className="numeral">{Math.round(grams)} g</dd>
+          <dt>{centsPerGram === null ? 'coffee used' : `coffee, ${money(centsPerGram * grams, shop?.currency ?? 'EUR')}`}</dt>
+        </div>
+        <div>
+          <dd className="numeral">{elapsed(run.startedAt, until)}</dd>
+          <dt>{run.endedAt ? 'in all' : 'since start'}</dt>
+        </div>
+      </dl>
+    </header>
+  );
+}
+
+/** Every gram counts: doses, and a purge for each change of grind. */
+export function gramsUsed(sheet: SheetView): number {
+  return sheet.shots.reduce((sum, shot, i) => {
+    const before = sheet.shots[i - 1];
+    const changed = before !== undefined && plannedOf(before).grind !== plannedOf(shot).grind;
+    return sum + (shot.doseGrams ?? 0) + (changed && shot.purged ? sheet.grinder.purgeGrams : 0);
+  }, 0);
+}

@@ -1,0 +1,195 @@
+import type { Settings, ShotLine } from '@olvet/core';
+import { findMethod } from '@olvet/core';
+import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
+import { useRef, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import { useGetSheetQuery, usePutRunMutation, usePutShotMutation, type SheetShotView, type SheetView } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { useShortcuts } from '../parts/useShortcuts';
+import { withoutRow } from '../parts/withoutRow';
+import { EntryLine } from './EntryLine';
+import { KeepCardModal } from './KeepCardModal';
+import { MovePanel } from './MovePanel';
+import { PullPanel } from './PullPanel';
+import { RunHeader } from './RunHeader';
+import styles from './RunPage.module.css';
+import { RunSheet } from './RunSheet';
+import { plannedOf } from './settings';
+import { ShotDrawer } from './ShotDrawer';
+import { newShotDto } from './shotDto';
+import { TastePanel } from './TastePanel';
+import { useAdvice, useWhatIf } from './useAdvice';
+
+const REFRESH_MS = 15_000;
+
+/** What should the next shot be? */
+export function RunPage() {
+  const { runId } = useParams<'runId'>();
+  const { data: sheet, error } = useGetSheetQuery({ id: runId! }, { pollingInterval: REFRESH_MS });
+  if (error && !sheet) {
+    return (
+      <div className={styles.missing}>
+        <ProblemAlert error={error} />
+        <Link to="/dial-in">To all dial-ins</Link>
+      </div>
+    );
+  }
+  if (!sheet) return <Skeleton active className={styles.missing} />;
+  return <OpenSheet key={sheet.run.id} sheet={sheet} />;
+}
+
+function OpenSheet({ sheet }: { sheet: SheetView }) {
+  const { run, shots } = sheet;
+  const closed = run.status !== 'open';
+  const { request, advice, problem } = useAdvice(sheet);
+  /** The barista's own next shot; it belongs to the state of the sheet it was made for. */
+  const [own, setOwn] = useState<{ settings: Settings; after: number } | null>(null);
+  const [pulling, setPulling] = useState<Settings | null>(null);
+  const [correcting, setCorrecting] = useState<{ shot: SheetShotView; number: number } | null>(null);
+  const [keeping, setKeeping] = useState(false);
+  const [putShot, shotState] = usePutShotMutation();
+  const [putRun, runState] = usePutRunMutation();
+  const { modal } = App.useApp();
+  const lineInput = useRef<InputRef>(null);
+  const pendingId = useRef(v7());
+
+  const edited = own !== null && own.after === shots.length ? own.settings : null;
+  const foreseen = useWhatIf(request, edited);
+  const ghost = closed ? null : (edited ?? advice?.settings ?? null);
+  const expect = closed ? null : edited ? foreseen : (advice?.expect ?? null);
+  const last = shots.at(-1);
+  const setGhost = (settings: Settings): void => setOwn({ settings, after: shots.length });
+
+  const saveShot = async (aim: Settings, line: ShotLine): Promise<boolean> => {
+    const done = await putShot({ id: pendingId.current, shotDto: newShotDto(sheet, aim, line, new Date()) });
+    if ('error' in done) return false;
+    pendingId.current = v7();
+    setPulling(null);
+    setOwn(null);
+    return true;
+  };
+  const take = (): void => {
+    if (ghost) setPulling(ghost);
+  };
+  const pullAgain = (): void => {
+    if (last) setPulling(plannedOf(last));
+  };
+  const giveUp = (): void => {
+    modal.confirm({
+      title: 'Give this dial-in up?',
+      content: 'The shots stay, and what they taught of the grinder is kept. No card is written.',
+      okText: 'Give up',
+      cancelText: 'Go on',
+      onOk: async () => {
+        const endedAt = new Date().toISOString();
+        await putRun({ id: run.id, runDto: { ...withoutRow(run), status: 'given-up', endedAt } });
+      },
+    });
+  };
+  const free = !closed && !pulling && !keeping && !correcting;
+  useShortcuts(
+    free
+      ? {
+          Enter: advice?.action === 'dialled' && !edited ? () => setKeeping(true) : take,
+          n: take,
+          ' ': take,
+          r: pullAgain,
+          '/': () => lineInput.current?.focus(),
+        }
+      : {},
+  );
+
+  const dialled = advice?.action === 'dialled' && !edited;
+  const actions = (
+    <>
+      {dialled ? (
+        <Button type="primary" size="large" onClick={() => setKeeping(true)}>
+          Keep as card <kbd>Enter</kbd>
+        </Button>
+      ) : (
+        <Button type="primary" size="large" onClick={take}>
+          {shots.length === 0 ? 'Pull it' : 'Take it'} <kbd>Enter</kbd>
+        </Button>
+      )}
+      {last && (
+        <Button size="large" onClick={pullAgain}>
+          Pull again <kbd>r</kbd>
+        </Button>
+      )}
+      {!dialled && last && (
+        <Button size="large" onClick={() => setKeeping(true)}>
+          Keep as card
+        </Button>
+      )}
+      <Button size="large" type="text" onClick={giveUp}>
+        Give up
+      </Button>
+    </>
+  );
+
+  return (
+    <div className={styles.page}>
+      <RunHeader sheet={sheet} />
+      <div className={styles.middle}>
+        <RunSheet
+          sheet={sheet}
+          ghost={ghost}
+          edited={edited !== null}
+          expect={expect}
+          onGhost={setGhost}
+          onShot={(shot, number) => setCorrecting({ shot, number })}
+        />
+        <div className={styles.side}>
+          <TastePanel sheet={sheet} expect={expect} closed={closed} />
+        </div>
+      </div>
+      <div className={styles.bottom}>
+        <ProblemAlert error={shotState.error ?? runState.error} />
+        {closed && (
+          <Alert
+            type="info"
+            showIcon
+            title={run.status === 'kept' ? 'This dial-in is done; its recipe is on a card.' : 'This dial-in was given up.'}
+          />
+        )}
+        {!closed && !pulling && (
+          <>
+            <MovePanel
+              advice={advice}
+              problem={problem}
+              finer={sheet.grinder.finer}
+              edited={edited !== null}
+              actions={actions}
+              onAlternative={setGhost}
+              onBackToAdvice={() => setOwn(null)}
+            />
+            {ghost && (
+              <EntryLine inputRef={lineInput} saving={shotState.isLoading} onShot={(line) => saveShot(ghost, line)} />
+            )}
+          </>
+        )}
+        {pulling && (
+          <PullPanel
+            sheet={sheet}
+            aim={pulling}
+            grindChanged={last !== undefined && plannedOf(last).grind !== pulling.grind}
+            saving={shotState.isLoading}
+            onShot={(line) => saveShot(pulling, line)}
+            onBack={() => setPulling(null)}
+          />
+        )}
+      </div>
+      <ShotDrawer shot={correcting?.shot ?? null} number={correcting?.number ?? 0} onClose={() => setCorrecting(null)} />
+      {keeping && (last || ghost) && (
+        <KeepCardModal
+          sheet={sheet}
+          settings={last ? plannedOf(last) : ghost!}
+          open={keeping}
+          onClose={() => setKeeping(false)}
+        />
+      )}
+      <p className="visually-hidden">{findMethod(run.methodId)?.idea}</p>
+    </div>
+  );
+}

@@ -1,0 +1,146 @@
+import { combineTastings, type Expectation, type Settings } from '@olvet/core';
+import { useEffect, useRef } from 'react';
+import type { SheetShotView, SheetView } from '../app/api';
+import { useGetShopQuery } from '../app/api';
+import { orDash, temperatureNumber } from '../parts/format';
+import { SeenCell } from './SeenCell';
+import { changeDirection, nudge, plannedOf, type Variable } from './settings';
+import styles from './RunSheet.module.css';
+import { GhostTaste, TasteCell } from './TasteCell';
+import { GhostTime, TimeCell, timeScale } from './TimeCell';
+import { ValueCell } from './ValueCell';
+import { GhostCell } from './GhostCell';
+
+export interface RunSheetProps {
+  sheet: SheetView;
+  /** The next shot as it stands: advised or edited; null when the run is closed. */
+  ghost: Settings | null;
+  edited: boolean;
+  expect: Expectation | null;
+  onGhost: (settings: Settings) => void;
+  onShot: (shot: SheetShotView, number: number) => void;
+}
+
+interface Row {
+  variable: Variable;
+  name: string;
+  measured: (shot: SheetShotView) => number | null | undefined;
+  show: (value: number | null | undefined) => string;
+}
+
+/** The score of a dial-in: one row per variable, one column per shot, what changed stands out. */
+export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunSheetProps) {
+  const { data: shop } = useGetShopQuery();
+  const unit = shop?.temperatureUnit ?? 'C';
+  const { shots, run } = sheet;
+  const rows: Row[] = [
+    { variable: 'grind', name: 'grind', measured: (shot) => shot.grind, show: (v) => orDash(v, 2) },
+    { variable: 'doseGrams', name: 'dose g', measured: (shot) => shot.doseGrams, show: (v) => orDash(v) },
+    { variable: 'yieldGrams', name: 'yield g', measured: (shot) => shot.yieldGrams, show: (v) => orDash(v) },
+  ];
+  if (sheet.machine.temperatureC) {
+    rows.push({
+      variable: 'temperatureC',
+      name: `temp °${unit}`,
+      measured: (shot) => shot.temperatureC,
+      show: (v) => (v == null ? '–' : temperatureNumber(v, unit)),
+    });
+  }
+  const last = shots.at(-1);
+  const scale = timeScale(sheet, expect);
+  const scroller = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // The newest shot and the next one are what matters; older ones are a swipe away.
+    scroller.current?.scrollTo({ left: scroller.current.scrollWidth });
+  }, [shots.length]);
+
+  return (
+    <div className={styles.scroller} ref={scroller} role="region" aria-label="Run sheet" tabIndex={0}>
+      <table className={styles.sheet}>
+        <thead>
+          <tr>
+            <th scope="col">
+              <span className="visually-hidden">variable</span>
+            </th>
+            {shots.map((shot, i) => (
+              <th scope="col" key={shot.id}>
+                <button type="button" className={styles.number} onClick={() => onShot(shot, i + 1)}>
+                  <span className="visually-hidden">Shot </span>
+                  {i + 1}
+                  {(shot.revision ?? 1) > 1 && <span className={styles.corrected}>corrected</span>}
+                </button>
+              </th>
+            ))}
+            {ghost && (
+              <th scope="col" className={styles.next}>
+                {edited ? 'next, yours' : 'next'}
+              </th>
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ variable, name, measured, show }) => (
+            <tr key={variable}>
+              <th scope="row">{name}</th>
+              {shots.map((shot, i) => {
+                const before = shots[i - 1];
+                const now = plannedOf(shot)[variable];
+                const then = before ? plannedOf(before)[variable] : now;
+                const direction = now === null || then === null ? 0 : changeDirection(sheet, variable, then, now);
+                return <ValueCell key={shot.id} text={show(measured(shot))} direction={direction} lever={variable} />;
+              })}
+              {ghost && (
+                <GhostCell
+                  name={name}
+                  lever={variable}
+                  text={show(ghost[variable])}
+                  direction={
+                    last && ghost[variable] !== null && plannedOf(last)[variable] !== null
+                      ? changeDirection(sheet, variable, plannedOf(last)[variable]!, ghost[variable])
+                      : 0
+                  }
+                  onNudge={(by) => onGhost(nudge(sheet, ghost, variable, by))}
+                />
+              )}
+            </tr>
+          ))}
+          <tr className={styles.timeRow}>
+            <th scope="row">
+              time s
+              <span className={styles.clock}>
+                {run.target.timer === 'first-drip' ? 'from first drip' : run.target.timer === 'total-contact' ? 'contact' : ''}
+              </span>
+            </th>
+            {shots.map((shot) => (
+              <TimeCell key={shot.id} shot={shot} scale={scale} />
+            ))}
+            {ghost && <GhostTime expect={expect} scale={scale} />}
+          </tr>
+          <tr>
+            <th scope="row">taste</th>
+            {shots.map((shot) => (
+              <TasteCell key={shot.id} taste={combineTastings(shot.tastings) ?? null} wanted={run.target} />
+            ))}
+            {ghost && <GhostTaste expect={expect} wanted={run.target} />}
+          </tr>
+          <tr>
+            <th scope="row">seen</th>
+            {shots.map((shot) => (
+              <SeenCell key={shot.id} seen={shot.seen} purged={shot.purged} />
+            ))}
+            {ghost && <td className={styles.next} />}
+          </tr>
+          <tr>
+            <th scope="row">verdict</th>
+            {shots.map((shot) => (
+              <td key={shot.id} className="quiet">
+                {shot.verdict ?? '–'}
+              </td>
+            ))}
+            {ghost && <td className={`${styles.next} ${styles.foot}`} />}
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  );
+}

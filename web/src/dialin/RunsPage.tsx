@@ -1,0 +1,66 @@
+import { findMethod } from '@olvet/core';
+import { Button, Pagination, Skeleton } from 'antd';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useListCoffeesQuery, useListRunsQuery, useListStationsQuery, type RunView } from '../app/api';
+import { EmptyState } from '../parts/EmptyState';
+import { dayAndTime } from '../parts/format';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from '../parts/List.module.css';
+
+const PAGE_SIZE = 20;
+const STATUS: Record<RunView['status'], string> = { open: 'under way', kept: 'kept as card', 'given-up': 'given up' };
+
+/** All dial-ins, the newest first. */
+export function RunsPage() {
+  const [search, setSearch] = useSearchParams();
+  const page = Math.max(1, Number(search.get('page')) || 1);
+  const { data: runs, error } = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  const { data: coffees } = useListCoffeesQuery({ pageSize: 200 });
+  const { data: stations } = useListStationsQuery({ pageSize: 200 });
+  const navigate = useNavigate();
+  if (error) return <ProblemAlert error={error} />;
+  if (!runs || !coffees || !stations) return <Skeleton active className={styles.page} />;
+  if (runs.total === 0) {
+    return (
+      <EmptyState
+        title="No dial-in yet"
+        text="A dial-in is written like a score: one row for each variable, one column for each shot, and the next move beside it. Start one from a station at the bar."
+        action={
+          <Button type="primary" size="large" onClick={() => void navigate('/')}>
+            To the bar
+          </Button>
+        }
+      />
+    );
+  }
+  const nameOf = (items: { id: string; name: string }[], id: string): string => items.find((item) => item.id === id)?.name ?? '';
+  return (
+    <div className={styles.page}>
+      <header className={styles.head}>
+        <h1>Dial-ins</h1>
+        <p className="quiet">Start a new one from its station at the bar.</p>
+      </header>
+      <ul className={styles.list}>
+        {runs.items.map((run) => (
+          <li key={run.id}>
+            <Link to={`/dial-in/${run.id}`} className={styles.row}>
+              <strong className={styles.name}>{nameOf(coffees.items, run.coffeeId)}</strong>
+              <span>{nameOf(stations.items, run.stationId)}</span>
+              <span>{findMethod(run.methodId)?.name}</span>
+              <span className="quiet">{dayAndTime(run.startedAt)}</span>
+              <span className={run.status === 'open' ? styles.hot : 'quiet'}>{STATUS[run.status]}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      <Pagination
+        current={page}
+        pageSize={PAGE_SIZE}
+        total={runs.total}
+        hideOnSinglePage
+        showSizeChanger={false}
+        onChange={(next) => setSearch({ page: String(next) })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,132 @@
+import { plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
+import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Select } from 'antd';
+import { useGetShotHistoryQuery, usePutShotMutation, type SheetShotView, type ShotEditView, type ShotView } from '../app/api';
+import { formErrors, problemOf } from '../app/problem';
+import { dayAndTime, TIMER_WORDS } from '../parts/format';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+import styles from './ShotDrawer.module.css';
+
+type Fields = Pick<
+  ShotView,
+  'grind' | 'doseGrams' | 'yieldGrams' | 'temperatureC' | 'timeSeconds' | 'timer' | 'firstDripSeconds' | 'tdsPercent' | 'purged' | 'verdict' | 'note'
+> & { signs: string[] };
+
+/** One shot, to be corrected in plain sight: what it said before stays readable below. */
+export function ShotDrawer({ shot, number, onClose }: { shot: SheetShotView | null; number: number; onClose: () => void }) {
+  return (
+    <Drawer open={shot !== null} onClose={onClose} title={`Shot ${number}`} size={420} destroyOnHidden>
+      {shot && <ShotForm key={shot.id} shot={shot} onClose={onClose} />}
+    </Drawer>
+  );
+}
+
+function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void }) {
+  const [form] = Form.useForm<Fields>();
+  const { modal } = App.useApp();
+  const [putShot, { isLoading, error }] = usePutShotMutation();
+  const { data: history } = useGetShotHistoryQuery({ id: shot.id });
+  const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
+
+  const write = async (change: Partial<ShotView>): Promise<void> => {
+    const { tastings: _tastings, ...stored } = withoutRow(shot);
+    const done = await putShot({ id: shot.id, shotDto: { ...stored, ...change } });
+    if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
+    else onClose();
+  };
+  const save = ({ signs, ...fields }: Fields): void => {
+    const seen = signs.map((sign) => shot.seen.find((mark) => mark.sign === sign) ?? { sign });
+    void write({ ...fields, seen: seen as ShotView['seen'] });
+  };
+  const remove = (): void => {
+    modal.confirm({
+      title: 'Take this shot out?',
+      content: 'For a shot that never was. The advice forgets it; the record keeps it.',
+      okText: 'Take it out',
+      cancelText: 'Keep it',
+      onOk: () => write({ discardedAt: new Date().toISOString() }),
+    });
+  };
+  return (
+    <>
+      <ProblemAlert error={error} />
+      <Form form={form} layout="vertical" onFinish={save} initialValues={{ ...shot, signs: shot.seen.map(({ sign }) => sign) }}>
+        <div className={styles.grid}>
+          <Form.Item name="grind" label="Grind">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="doseGrams" label="Dose, g">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="yieldGrams" label="Yield, g">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="timeSeconds" label="Time, s">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="firstDripSeconds" label="First drip, s">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="temperatureC" label="Temperature, °C">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="tdsPercent" label="TDS, %">
+            <InputNumber {...number} />
+          </Form.Item>
+          <Form.Item name="timer" label="Timer">
+            <Select options={TIMER_STARTS.map((value) => ({ value, label: TIMER_WORDS[value] }))} />
+          </Form.Item>
+        </div>
+        <Form.Item name="signs" label="Seen">
+          <Select mode="multiple" options={SIGNS.map((value) => ({ value, label: SIGN_LABELS[value] }))} />
+        </Form.Item>
+        <Form.Item name="purged" valuePropName="checked">
+          <Checkbox>Old grounds were thrown out first</Checkbox>
+        </Form.Item>
+        <Form.Item name="verdict" label="Verdict">
+          <Select
+            allowClear
+            options={[
+              { value: 'serve', label: 'serve' },
+              { value: 'sink', label: 'sink' },
+            ]}
+          />
+        </Form.Item>
+        <Form.Item name="note" label="Note">
+          <Input.TextArea rows={2} maxLength={1000} />
+        </Form.Item>
+        <div className={styles.actions}>
+          <Button type="primary" htmlType="submit" loading={isLoading}>
+            Save correction
+          </Button>
+          <Button onClick={remove}>Take it out</Button>
+        </div>
+      </Form>
+      {history && history.length > 0 && (
+        <section className={styles.history}>
+          <h2>Before</h2>
+          <ol>
+            {history.map((edit) => (
+              <li key={edit.revision}>
+                <span className="quiet small">until {dayAndTime(edit.editedAt)}</span>
+                <br />
+                {inOneLine(edit)}
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </>
+  );
+}
+
+function inOneLine({ before }: ShotEditView): string {
+  const { doseGrams, yieldGrams, timeSeconds, grind, seen } = before;
+  const line = printShotLine({
+    ...(doseGrams == null ? {} : { doseGrams }),
+    ...(yieldGrams == null ? {} : { yieldGrams }),
+    ...(timeSeconds == null ? {} : { timeSeconds }),
+    seen: seen.map(({ sign, clock }) => ({ sign, ...(clock == null ? {} : { clock }) })),
+  });
+  return `${line}${grind == null ? '' : ` at grind ${plainNumber(grind)}`}`;
+}

@@ -1,0 +1,108 @@
+import { combineTastings, type Expectation } from '@olvet/core';
+import { AutoComplete } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { usePutTastingMutation, type SheetView, type TastingDto, type TastingView } from '../app/api';
+import { tasterChosen } from '../app/settingsSlice';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { ToggleChip } from '../parts/ToggleChip';
+import { TastePad, type Cup } from './TastePad';
+import styles from './TastePanel.module.css';
+
+type Note = Pick<TastingDto, 'balance' | 'body' | 'dryness' | 'sweetness' | 'overall'>;
+
+interface Chip {
+  word: string;
+  axis: 'dryness' | 'sweetness' | 'overall';
+  value: number;
+}
+
+/** Words for what the pad does not hold; two of one axis exclude each other. */
+const CHIPS: Chip[] = [
+  { word: 'sweet', axis: 'sweetness', value: 8 },
+  { word: 'not sweet', axis: 'sweetness', value: 3 },
+  { word: 'dry', axis: 'dryness', value: 1.5 },
+  { word: 'harsh', axis: 'dryness', value: 2.5 },
+  { word: 'would serve it', axis: 'overall', value: 8 },
+  { word: 'would not', axis: 'overall', value: 4 },
+];
+
+/** The taste of the newest shot: one tap on the pad, chips for the rest, a name where several taste. */
+export function TastePanel({ sheet, expect, closed }: { sheet: SheetView; expect: Expectation | null; closed: boolean }) {
+  const dispatch = useAppDispatch();
+  const taster = useAppSelector((state) => state.settings.taster);
+  const [putTasting, { error }] = usePutTastingMutation();
+  const [newIds] = useState(() => new Map<string, string>());
+  const shot = sheet.shots.at(-1);
+  const own = shot?.tastings.find((tasting) => tasting.person === taster);
+  const disabled = closed || shot === undefined;
+
+  const save = (change: Note): void => {
+    if (!shot) return;
+    // One id for one person's note on one shot, however often it is sent.
+    const key = `${shot.id}/${taster}`;
+    const id = own?.id ?? newIds.get(key) ?? v7();
+    newIds.set(key, id);
+    const tastingDto: TastingDto = { ...noteOf(own), ...change, shotId: shot.id, person: taster, revision: own?.revision };
+    void putTasting({ id, tastingDto });
+  };
+
+  const cupOf = (tastings: TastingView[]): Cup | null => {
+    const taste = combineTastings(tastings);
+    return taste?.balance == null && taste?.body == null ? null : { balance: taste.balance ?? 0, body: taste.body ?? 0 };
+  };
+  const earlier = sheet.shots.slice(0, -1).flatMap((other, i) => {
+    const cup = cupOf(other.tastings);
+    return cup ? [{ number: i + 1, cup }] : [];
+  });
+  const people = [...new Set(sheet.shots.flatMap(({ tastings }) => tastings.map(({ person }) => person ?? '')))].filter(Boolean);
+  const others = shot?.tastings.filter((tasting) => tasting.person !== taster) ?? [];
+  const { target } = sheet.run;
+  return (
+    <section className={styles.panel} aria-label="Taste">
+      <h2>{shot ? `Taste of shot ${sheet.shots.length}` : 'Taste'}</h2>
+      <p className="quiet small">{shot ? 'Tap where it sits: sip and spit, caffeine adds up.' : 'Pull the first shot, then tap where it sits.'}</p>
+      <TastePad
+        label={shot ? `shot ${sheet.shots.length}` : 'the next shot'}
+        value={own ? cupOf([own]) : null}
+        earlier={earlier}
+        wanted={{ balance: target.balance, body: target.body }}
+        tolerance={{ balance: 0.6, body: 0.9 }}
+        expect={expect}
+        disabled={disabled}
+        onTaste={(cup) => save(cup)}
+      />
+      <div className={styles.chips}>
+        {CHIPS.map(({ word, axis, value }) => {
+          const chosen = own?.[axis] === value;
+          return (
+            <ToggleChip key={word} chosen={chosen} disabled={disabled} onToggle={(on) => save({ [axis]: on ? value : null })}>
+              {word}
+            </ToggleChip>
+          );
+        })}
+      </div>
+      <label className={styles.taster}>
+        <span className="quiet small">Who tastes (optional)</span>
+        <AutoComplete
+          value={taster}
+          maxLength={80}
+          options={people.map((value) => ({ value }))}
+          onChange={(name: string) => dispatch(tasterChosen(name ?? ''))}
+          disabled={closed}
+        />
+      </label>
+      {others.length > 0 && (
+        <p className="quiet small">Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.</p>
+      )}
+      <ProblemAlert error={error} />
+    </section>
+  );
+}
+
+function noteOf(tasting: TastingView | undefined): Note {
+  if (!tasting) return {};
+  const { balance, body, dryness, sweetness, overall } = tasting;
+  return { balance, body, dryness, sweetness, overall };
+}

@@ -1,0 +1,27 @@
+import type { Settings, ShotLine } from '@olvet/core';
+import { v7 } from 'uuid';
+import type { SheetView, ShotDto } from '../app/api';
+
+/** A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. */
+export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pulledAt: Date): ShotDto {
+  const { run } = sheet;
+  const { taste } = line;
+  return {
+    runId: run.id,
+    stationId: run.stationId,
+    pulledAt: pulledAt.toISOString(),
+    grind: line.grind ?? aim.grind,
+    doseGrams: line.doseGrams ?? aim.doseGrams,
+    yieldGrams: line.yieldGrams ?? null,
+    temperatureC: line.temperatureC ?? aim.temperatureC,
+    planned: { ...aim, grind: line.grind ?? aim.grind, temperatureC: line.temperatureC ?? aim.temperatureC },
+    timeSeconds: line.timeSeconds ?? null,
+    timer: run.target.timer,
+    firstDripSeconds: line.firstDripSeconds ?? null,
+    tdsPercent: line.tdsPercent ?? null,
+    seen: line.seen ?? [],
+    purged: line.purged ?? true,
+    verdict: line.verdict ?? null,
+    tasting: taste ? { id: v7(), ...taste } : null,
+  };
+}

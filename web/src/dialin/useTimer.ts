@@ -1,0 +1,37 @@
+import { roundTo } from '@olvet/core';
+import { useEffect, useState } from 'react';
+
+export interface ShotTimer {
+  running: boolean;
+  seconds: number;
+  toggle: () => void;
+  /** Runs from zero at the first call, then stops; the stopped time stays. */
+  reset: () => void;
+}
+
+/** A hand-held stopwatch in tenths of a second. */
+export function useTimer(onStop: (seconds: number) => void): ShotTimer {
+  const [startedAt, setStartedAt] = useState<number | null>(null);
+  const [seconds, setSeconds] = useState(0);
+  useEffect(() => {
+    if (startedAt === null) return;
+    const tick = setInterval(() => setSeconds((performance.now() - startedAt) / 1000), 100);
+    return () => clearInterval(tick);
+  }, [startedAt]);
+  const toggle = (): void => {
+    if (startedAt === null) {
+      setSeconds(0);
+      setStartedAt(performance.now());
+      return;
+    }
+    const stopped = roundTo((performance.now() - startedAt) / 1000, 1);
+    setSeconds(stopped);
+    setStartedAt(null);
+    onStop(stopped);
+  };
+  const reset = (): void => {
+    setStartedAt(null);
+    setSeconds(0);
+  };
+  return { running: startedAt !== null, seconds, toggle, reset };
+}

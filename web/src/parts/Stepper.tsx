@@ -1,0 +1,49 @@
+import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
+import { roundTo } from '@olvet/core';
+import { Button, InputNumber } from 'antd';
+import styles from './Stepper.module.css';
+
+export interface StepperProps {
+  id: string;
+  label: string;
+  unit: string;
+  value: number | null;
+  step: number;
+  min: number;
+  max: number;
+  /** Where the first tap on + or − starts when nothing is entered yet. */
+  from: number;
+  onChange: (value: number | null) => void;
+}
+
+/** A number for wet fingers: large − and +, or typed; decimal comma or point. */
+export function Stepper({ id, label, unit, value, step, min, max, from, onChange }: StepperProps) {
+  const tap = (direction: 1 | -1): void => {
+    const next = value === null ? from : roundTo(value + direction * step, 2);
+    onChange(Math.min(max, Math.max(min, next)));
+  };
+  return (
+    <div className={styles.stepper}>
+      <label htmlFor={id}>
+        {label} <span className="quiet">{unit}</span>
+      </label>
+      <div className={styles.row}>
+        <Button size="large" icon={<MinusOutlined />} aria-label={`Less ${label}`} onClick={() => tap(-1)} />
+        <InputNumber
+          id={id}
+          size="large"
+          className={styles.number}
+          controls={false}
+          value={value}
+          step={step}
+          min={min}
+          max={max}
+          inputMode="decimal"
+          parser={(text) => Number((text ?? '').replace(',', '.'))}
+          onChange={(next) => onChange(typeof next === 'number' && Number.isFinite(next) ? next : null)}
+        />
+        <Button size="large" icon={<PlusOutlined />} aria-label={`More ${label}`} onClick={() => tap(1)} />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,279 @@
+import { findMethod, METHODS, ROASTS, startTemperatureC, suggestMethod, type Roast } from '@olvet/core';
+import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select, Skeleton } from 'antd';
+import type { Dayjs } from 'dayjs';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import {
+  useListBasketsQuery,
+  useListCoffeesQuery,
+  useListGrindersQuery,
+  useListMachinesQuery,
+  useListStationsQuery,
+  useSetUpStationMutation,
+} from '../app/api';
+import { problemOf } from '../app/problem';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from './SetupPage.module.css';
+import { NEW, setupDto, type SetupFields } from './setupDto';
+
+const ALL = { pageSize: 200 };
+
+/** A station and its first dial-in on one page: coffee, grinder, basket, machine, aim. */
+export function SetupPage() {
+  const grinders = useListGrindersQuery(ALL).data?.items;
+  const machines = useListMachinesQuery(ALL).data?.items;
+  const baskets = useListBasketsQuery(ALL).data?.items;
+  const coffees = useListCoffeesQuery(ALL).data?.items;
+  const stations = useListStationsQuery(ALL).data?.items;
+  if (!grinders || !machines || !baskets || !coffees || !stations) return <Skeleton active className={styles.page} />;
+  return <SetupForm known={{ grinders, machines, baskets, coffees, stations }} />;
+}
+
+type Named = { id: string; name: string };
+
+interface Known {
+  grinders: (Named & { retiredAt?: string | null })[];
+  machines: (Named & { temperatureC?: { min: number; max: number } | null })[];
+  baskets: (Named & { nominalGrams: number })[];
+  coffees: (Named & { roast: Roast })[];
+  stations: Named[];
+}
+
+function SetupForm({ known }: { known: Known }) {
+  const [form] = Form.useForm<SetupFields>();
+  const navigate = useNavigate();
+  const [setUp, { isLoading, error }] = useSetUpStationMutation();
+  const [ids] = useState(() => ({
+    station: v7(),
+    run: v7(),
+    grinder: v7(),
+    machine: v7(),
+    basket: v7(),
+    coffee: v7(),
+    bag: v7(),
+    startedAt: new Date().toISOString(),
+  }));
+  const values = Form.useWatch([], form) as Partial<SetupFields> | undefined;
+  const roast = known.coffees.find(({ id }) => id === values?.coffeeId)?.roast ?? values?.coffee?.roast ?? 'medium';
+  const method = findMethod(values?.methodId ?? '') ?? suggestMethod(roast);
+  const first = (items: Named[]): string => items[0]?.id ?? NEW;
+
+  /** What follows from another answer is filled in, until the person says otherwise. */
+  const onChange = (changed: Partial<SetupFields>): void => {
+    const now = form.getFieldsValue(true) as SetupFields;
+    const roastNow = known.coffees.find(({ id }) => id === now.coffeeId)?.roast ?? now.coffee.roast;
+    if (changed.coffeeId || changed.coffee?.roast) {
+      const suggested = suggestMethod(roastNow);
+      form.setFieldsValue({ methodId: suggested.id, ...aimOf(suggested.id, now) });
+    }
+    if (changed.methodId) form.setFieldsValue(aimOf(changed.methodId, now));
+    if (changed.basket?.nominalGrams) {
+      const nominal = changed.basket.nominalGrams;
+      const ratio = (findMethod(now.methodId) ?? method).start.ratio;
+      form.setFieldsValue({ doseGrams: nominal, yieldGrams: Math.round(nominal * ratio) });
+    }
+  };
+  const aimOf = (methodId: string, now: SetupFields): Partial<SetupFields> => {
+    const chosen = findMethod(methodId)!;
+    const nominal = known.baskets.find(({ id }) => id === now.basketId)?.nominalGrams ?? now.basket.nominalGrams;
+    const doseGrams = nominal ?? chosen.start.doseGrams;
+    return { doseGrams, yieldGrams: Math.round(doseGrams * chosen.start.ratio), window: { ...chosen.windowSeconds } };
+  };
+
+  const save = async (fields: SetupFields): Promise<void> => {
+    const machineScale =
+      fields.machineId === NEW
+        ? fields.machine.canSet
+          ? { min: fields.machine.min, max: fields.machine.max }
+          : null
+        : (known.machines.find(({ id }) => id === fields.machineId)?.temperatureC ?? null);
+    const temperatureC = startTemperatureC(method, roast, machineScale);
+    const dto = setupDto(fields, ids, { timer: method.timer, temperatureC, position: known.stations.length });
+    const done = await setUp({ stationId: ids.station, setupDto: dto });
+    if (!('error' in done)) return void (await navigate(`/dial-in/${ids.run}`));
+    const { errors } = problemOf(done.error);
+    form.setFields(errors.map(({ path, message }) => ({ name: fieldOf(path), errors: [message] })) as never);
+  };
+
+  const choice = (label: string, name: 'grinderId' | 'machineId' | 'basketId' | 'coffeeId', items: Named[]) => (
+    <Form.Item name={name} label={label} hidden={items.length === 0}>
+      <Select options={[...items.map(({ id, name: text }) => ({ value: id, label: text })), { value: NEW, label: 'a new one' }]} />
+    </Form.Item>
+  );
+  const isNew = (name: 'grinderId' | 'machineId' | 'basketId' | 'coffeeId'): boolean => (values?.[name] ?? first(itemsOf(name))) === NEW;
+  const itemsOf = (name: string): Named[] =>
+    ({ grinderId: known.grinders, machineId: known.machines, basketId: known.baskets, coffeeId: known.coffees })[name] ?? [];
+  const must = (message: string) => [{ required: true, message }];
+  const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
+  const start = aimOf(suggestMethod('medium').id, { basket: { nominalGrams: 18 } } as SetupFields);
+
+  return (
+    <div className={styles.page}>
+      <header className={styles.head}>
+        <h1>{known.stations.length === 0 ? 'Set up the first station' : 'Add a station'}</h1>
+        <p className="quiet">What you fill in here decides the first advice. All of it can be changed later.</p>
+      </header>
+      <ProblemAlert error={error} />
+      <Form
+        form={form}
+        layout="vertical"
+        scrollToFirstError
+        onValuesChange={onChange}
+        onFinish={(fields: SetupFields) => void save(fields)}
+        initialValues={{
+          coffeeId: first(known.coffees),
+          grinderId: first(known.grinders),
+          machineId: first(known.machines),
+          basketId: first(known.baskets),
+          coffee: { roast: 'medium' },
+          grinder: { min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 },
+          machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1 },
+          basket: { nominalGrams: 18 },
+          stationName: known.stations.length === 0 ? 'Bar' : `Station ${known.stations.length + 1}`,
+          methodId: suggestMethod(roast).id,
+          ...start,
+        }}
+      >
+        <div className={styles.columns}>
+          <section aria-labelledby="setup-coffee">
+            <h2 id="setup-coffee">Coffee</h2>
+            {choice('Coffee', 'coffeeId', known.coffees)}
+            {isNew('coffeeId') && (
+              <>
+                <Form.Item name={['coffee', 'name']} label="Its name" rules={must('What is the coffee called?')}>
+                  <Input maxLength={80} autoFocus />
+                </Form.Item>
+                <Form.Item name={['coffee', 'roast']} label="Roast">
+                  <Select options={ROASTS.map((value) => ({ value, label: value }))} />
+                </Form.Item>
+                <Form.Item name="roastedOn" label="Roasted on (if the bag says)">
+                  <DatePicker className={styles.number} disabledDate={(date: Dayjs) => date.valueOf() > Date.now()} />
+                </Form.Item>
+              </>
+            )}
+          </section>
+          <section aria-labelledby="setup-grinder">
+            <h2 id="setup-grinder">Grinder</h2>
+            {choice('Grinder', 'grinderId', known.grinders)}
+            {isNew('grinderId') && (
+              <>
+                <Form.Item name={['grinder', 'name']} label="What you call it" rules={must('Give the grinder a name')}>
+                  <Input maxLength={80} />
+                </Form.Item>
+                <div className={styles.three}>
+                  <Form.Item name={['grinder', 'min']} label="Scale from" rules={must('From?')}>
+                    <InputNumber {...number} />
+                  </Form.Item>
+                  <Form.Item name={['grinder', 'max']} label="to" rules={must('To?')}>
+                    <InputNumber {...number} />
+                  </Form.Item>
+                  <Form.Item name={['grinder', 'step']} label="Step" tooltip="The smallest change you can set; 0 if there are no clicks" rules={must('Step?')}>
+                    <InputNumber {...number} min={0} />
+                  </Form.Item>
+                </div>
+                <Form.Item name={['grinder', 'finer']} label="Finer is">
+                  <Segmented
+                    block
+                    options={[
+                      { value: 'lower', label: 'a lower number' },
+                      { value: 'higher', label: 'a higher number' },
+                    ]}
+                  />
+                </Form.Item>
+              </>
+            )}
+            <Form.Item name="grind" label="Where it stands now" extra="Leave empty if you do not know.">
+              <InputNumber {...number} />
+            </Form.Item>
+          </section>
+          <section aria-labelledby="setup-machine">
+            <h2 id="setup-machine">Basket and machine</h2>
+            {choice('Basket', 'basketId', known.baskets)}
+            {isNew('basketId') && (
+              <Form.Item
+                name={['basket', 'nominalGrams']}
+                label="Basket, grams on its rim"
+                rules={must('How many grams does the basket hold?')}
+              >
+                <InputNumber {...number} min={4} max={40} />
+              </Form.Item>
+            )}
+            {choice('Machine', 'machineId', known.machines)}
+            {isNew('machineId') && (
+              <>
+                <Form.Item name={['machine', 'name']} label="Machine" rules={must('Give the machine a name')}>
+                  <Input maxLength={80} />
+                </Form.Item>
+                <Form.Item name={['machine', 'canSet']} label="Can you set its temperature?">
+                  <Segmented
+                    block
+                    options={[
+                      { value: false, label: 'no' },
+                      { value: true, label: 'yes' },
+                    ]}
+                  />
+                </Form.Item>
+                {values?.machine?.canSet && (
+                  <div className={styles.three}>
+                    <Form.Item name={['machine', 'min']} label="°C from" rules={must('From?')}>
+                      <InputNumber {...number} />
+                    </Form.Item>
+                    <Form.Item name={['machine', 'max']} label="to" rules={must('To?')}>
+                      <InputNumber {...number} />
+                    </Form.Item>
+                    <Form.Item name={['machine', 'step']} label="Step" rules={must('Step?')}>
+                      <InputNumber {...number} />
+                    </Form.Item>
+                  </div>
+                )}
+              </>
+            )}
+            <Form.Item name="stationName" label="Station" rules={must('Give the station a name')}>
+              <Input maxLength={80} />
+            </Form.Item>
+          </section>
+          <section aria-labelledby="setup-aim">
+            <h2 id="setup-aim">Aim</h2>
+            <Form.Item name="methodId" label="Method" extra={method.idea}>
+              <Select options={METHODS.map(({ id, name }) => ({ value: id, label: name }))} />
+            </Form.Item>
+            <div className={styles.two}>
+              <Form.Item name="doseGrams" label="Dose, g" rules={must('Dose?')}>
+                <InputNumber {...number} />
+              </Form.Item>
+              <Form.Item name="yieldGrams" label="Yield, g" rules={must('Yield?')}>
+                <InputNumber {...number} />
+              </Form.Item>
+              <Form.Item name={['window', 'min']} label="Time from, s" rules={must('From?')}>
+                <InputNumber {...number} />
+              </Form.Item>
+              <Form.Item name={['window', 'max']} label="to, s" rules={must('To?')}>
+                <InputNumber {...number} />
+              </Form.Item>
+            </div>
+            <Form.Item name="goal" label="What should it taste like? (optional)">
+              <Input maxLength={400} placeholder="sweet, clear acidity, a little cocoa" />
+            </Form.Item>
+          </section>
+        </div>
+        <div className={styles.go}>
+          <Button type="primary" size="large" htmlType="submit" loading={isLoading}>
+            First advice
+          </Button>
+        </div>
+      </Form>
+    </div>
+  );
+}
+
+/** Server paths → fields of this form. */
+function fieldOf(path: string): (string | number)[] {
+  const parts = path.split('.');
+  if (path === 'station.name' || path === 'name') return ['stationName'];
+  if (parts[0] === 'bag') return ['roastedOn'];
+  if (path.includes('timeSeconds')) return ['window', parts.at(-1)!];
+  if (parts[0] === 'run' || parts[0] === 'station') return [parts.at(-1)!];
+  if (path.startsWith('machine.temperatureC')) return ['machine', parts.at(-1)!];
+  return parts;
+}

@@ -1,0 +1,115 @@
+import type { Roast, TimerStart } from '@olvet/core';
+import type { Dayjs } from 'dayjs';
+import type { SetupDto } from '../app/api';
+
+/** Stands for "not one of those we have". */
+export const NEW = 'new';
+
+export interface SetupFields {
+  coffeeId: string;
+  grinderId: string;
+  machineId: string;
+  basketId: string;
+  coffee: { name: string; roast: Roast };
+  roastedOn?: Dayjs | null;
+  grinder: {
+    name: string;
+    min: number;
+    max: number;
+    step: number;
+    finer: 'lower' | 'higher';
+    dosing: 'timed' | 'weighed';
+    purgeGrams: number;
+  };
+  grind?: number | null;
+  machine: { name: string; canSet: boolean; min: number; max: number; step: number };
+  basket: { nominalGrams: number };
+  stationName: string;
+  methodId: string;
+  doseGrams: number;
+  yieldGrams: number;
+  window: { min: number; max: number };
+  goal?: string;
+}
+
+export interface SetupIds {
+  station: string;
+  run: string;
+  grinder: string;
+  machine: string;
+  basket: string;
+  coffee: string;
+  bag: string;
+  startedAt: string;
+}
+
+/** A basket takes about two grams less to one and a half more than its rim says. */
+const BASKET_LESS_GRAMS = 2;
+const BASKET_MORE_GRAMS = 1.5;
+/** A bag nobody weighed. */
+const USUAL_BAG_GRAMS = 250;
+
+/** The form's answers as one request: everything or nothing is made. */
+export function setupDto(
+  fields: SetupFields,
+  ids: SetupIds,
+  aim: { timer: TimerStart; temperatureC: number | null; position: number },
+): SetupDto {
+  const pick = (chosen: string, made: string): string => (chosen === NEW ? made : chosen);
+  const station = {
+    grinderId: pick(fields.grinderId, ids.grinder),
+    machineId: pick(fields.machineId, ids.machine),
+    basketId: pick(fields.basketId, ids.basket),
+    coffeeId: pick(fields.coffeeId, ids.coffee),
+    methodId: fields.methodId as SetupDto['station']['methodId'],
+    target: {
+      doseGrams: fields.doseGrams,
+      yieldGrams: fields.yieldGrams,
+      temperatureC: aim.temperatureC,
+      timeSeconds: fields.window,
+      timer: aim.timer,
+      balance: 0,
+      body: 0,
+    },
+  };
+  const { machine, basket } = fields;
+  const nominal = basket.nominalGrams;
+  return {
+    coffee: fields.coffeeId === NEW ? fields.coffee : null,
+    bag: fields.roastedOn
+      ? {
+          id: ids.bag,
+          coffeeId: station.coffeeId,
+          roastedOn: fields.roastedOn.format('YYYY-MM-DD'),
+          weightGrams: USUAL_BAG_GRAMS,
+        }
+      : null,
+    grinder: fields.grinderId === NEW ? fields.grinder : null,
+    machine:
+      fields.machineId === NEW
+        ? {
+            name: machine.name,
+            temperatureC: machine.canSet ? { min: machine.min, max: machine.max, step: machine.step } : null,
+          }
+        : null,
+    basket:
+      fields.basketId === NEW
+        ? {
+            name: `${nominal} g basket`,
+            nominalGrams: nominal,
+            minGrams: Math.max(4, nominal - BASKET_LESS_GRAMS),
+            maxGrams: Math.min(40, nominal + BASKET_MORE_GRAMS),
+          }
+        : null,
+    station: { ...station, name: fields.stationName, position: aim.position, grind: fields.grind ?? null },
+    run: {
+      ...station,
+      stationId: ids.station,
+      goal: fields.goal ?? '',
+      startGrind: fields.grind ?? null,
+      status: 'open',
+      startedAt: ids.startedAt,
+    },
+    runId: ids.run,
+  };
+}

@@ -1,0 +1,75 @@
+import { Button, Skeleton } from 'antd';
+import { useState, type ReactNode } from 'react';
+import { v7 } from 'uuid';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { ResourceEditor } from '../parts/ResourceEditor';
+import { withoutRow } from '../parts/withoutRow';
+import styles from './EquipmentTab.module.css';
+
+interface Row {
+  id: string;
+  name: string;
+  retiredAt?: string | null;
+}
+
+export interface EquipmentTabProps<V extends Row, F extends object> {
+  /** "grinder" */
+  what: string;
+  intro: string;
+  items: V[] | undefined;
+  error: unknown;
+  fresh: Partial<F>;
+  /** From a stored row to the form's fields. */
+  fieldsOf: (row: V) => Partial<F>;
+  /** Writes fields over the stored rest; resolves with an error or undefined. */
+  write: (id: string, fields: F, stored: Partial<V>) => Promise<unknown>;
+  describe: (row: V) => ReactNode;
+  children: () => ReactNode;
+}
+
+/** One kind of equipment: a list, a drawer to enter it, retiring without losing history. */
+export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTabProps<V, F>) {
+  const { what, intro, items, error, fresh, fieldsOf, write, describe, children } = props;
+  const [editing, setEditing] = useState<{ id: string; row: V | null } | null>(null);
+  if (error) return <ProblemAlert error={error} />;
+  if (!items) return <Skeleton active />;
+  const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});
+  const retire = async (row: V): Promise<void> => {
+    const retiredAt = row.retiredAt ? null : new Date().toISOString();
+    await write(row.id, fieldsOf(row) as F, { ...stored(row), retiredAt });
+    setEditing(null);
+  };
+  return (
+    <>
+      <div className={styles.head}>
+        <p className="quiet">{intro}</p>
+        <Button type="primary" onClick={() => setEditing({ id: v7(), row: null })}>
+          Add a {what}
+        </Button>
+      </div>
+      <ul className={styles.list}>
+        {items.map((row) => (
+          <li key={row.id}>
+            <strong>{row.name}</strong>
+            <span>
+              {describe(row)}
+              {row.retiredAt && <span className="quiet"> · retired</span>}
+            </span>
+            <Button onClick={() => setEditing({ id: row.id, row })} aria-label={`Edit ${row.name}`}>
+              Edit
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <ResourceEditor<F>
+        title={editing?.row ? editing.row.name : `A new ${what}`}
+        initial={editing ? (editing.row ? fieldsOf(editing.row) : fresh) : null}
+        onClose={() => setEditing(null)}
+        onSave={(fields) => write(editing!.id, fields, stored(editing!.row))}
+        extra={editing?.row && <Button onClick={() => void retire(editing.row!)}>{editing.row.retiredAt ? 'Use it again' : 'Retire it'}</Button>}
+      >
+        {children}
+      </ResourceEditor>
+    </>
+  );
+}

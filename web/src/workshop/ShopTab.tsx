@@ -1,0 +1,43 @@
+import { App, Button, Form, Input, Segmented, Skeleton } from 'antd';
+import { useGetShopQuery, usePutShopMutation, type ShopDto } from '../app/api';
+import { formErrors, problemOf } from '../app/problem';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from './EquipmentTab.module.css';
+
+export function ShopTab() {
+  const { data: shop, error } = useGetShopQuery();
+  const [put, { isLoading, error: failed }] = usePutShopMutation();
+  const [form] = Form.useForm<ShopDto>();
+  const { message } = App.useApp();
+  if (error) return <ProblemAlert error={error} />;
+  if (!shop) return <Skeleton active />;
+  const save = async (fields: ShopDto): Promise<void> => {
+    const done = await put({ shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision } });
+    if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
+    else void message.success('Saved.');
+  };
+  return (
+    <div className={styles.form}>
+      <ProblemAlert error={failed} />
+      <Form form={form} layout="vertical" initialValues={shop} onFinish={(fields: ShopDto) => void save(fields)}>
+        <Form.Item name="name" label="Name of the house" rules={[{ required: true, message: 'Give it a name' }]}>
+          <Input maxLength={80} />
+        </Form.Item>
+        <Form.Item name="currency" label="Currency" extra="Three letters, like EUR" rules={[{ len: 3, message: 'Three letters, like EUR' }]}>
+          <Input maxLength={3} />
+        </Form.Item>
+        <Form.Item name="temperatureUnit" label="Temperature shown in">
+          <Segmented
+            options={[
+              { value: 'C', label: '°C' },
+              { value: 'F', label: '°F' },
+            ]}
+          />
+        </Form.Item>
+        <Button type="primary" htmlType="submit" loading={isLoading}>
+          Save
+        </Button>
+      </Form>
+    </div>
+  );
+}

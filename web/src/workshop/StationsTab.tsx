@@ -1,0 +1,88 @@
+import { findMethod, METHODS, plainNumber, TIMER_STARTS } from '@olvet/core';
+import { Form, Select } from 'antd';
+import {
+  useListBasketsQuery,
+  useListCoffeesQuery,
+  useListGrindersQuery,
+  useListMachinesQuery,
+  useListStationsQuery,
+  usePutStationMutation,
+  type StationDto,
+  type StationView,
+} from '../app/api';
+import { TIMER_WORDS } from '../parts/format';
+import listStyles from '../parts/List.module.css';
+import { EquipmentTab } from './EquipmentTab';
+import { NameField, NumberField } from './fields';
+
+type Fields = Pick<StationDto, 'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind'>;
+
+const ALL = { pageSize: 200 };
+
+export function StationsTab() {
+  const { data, error } = useListStationsQuery(ALL);
+  const grinders = useListGrindersQuery(ALL).data?.items ?? [];
+  const machines = useListMachinesQuery(ALL).data?.items ?? [];
+  const baskets = useListBasketsQuery(ALL).data?.items ?? [];
+  const coffees = useListCoffeesQuery(ALL).data?.items ?? [];
+  const [put] = usePutStationMutation();
+  const method = METHODS[1]!;
+  const options = (items: { id: string; name: string; retiredAt?: string | null }[]) =>
+    items.filter(({ retiredAt }) => !retiredAt).map(({ id, name }) => ({ value: id, label: name }));
+  const nameOf = (items: { id: string; name: string }[], id: string): string => items.find((item) => item.id === id)?.name ?? '';
+  const pick = (name: string, label: string, items: { id: string; name: string; retiredAt?: string | null }[]) => (
+    <Form.Item name={name} label={label} rules={[{ required: true, message: 'Choose one' }]}>
+      <Select options={options(items)} />
+    </Form.Item>
+  );
+  return (
+    <EquipmentTab<StationView, Fields>
+      what="station"
+      intro="A grinder, a machine, a basket and the coffee at hand: one line at the bar each."
+      items={data?.items}
+      error={error}
+      fresh={{
+        methodId: method.id as StationDto['methodId'],
+        target: { doseGrams: 18, yieldGrams: 36, timeSeconds: method.windowSeconds, timer: method.timer, balance: 0, body: 0 },
+      }}
+      fieldsOf={(row) => row}
+      write={async (id, fields, stored) => {
+        const target = { ...stored.target, ...fields.target, balance: stored.target?.balance ?? 0, body: stored.target?.body ?? 0 };
+        const machine = machines.find((each) => each.id === fields.machineId);
+        const temperatureC = machine?.temperatureC ? (fields.target.temperatureC ?? 93) : null;
+        const stationDto = { ...(stored as Partial<StationDto>), ...fields, target: { ...target, temperatureC } } as StationDto;
+        const done = await put({ id, stationDto: { ...stationDto, retiredAt: stored.retiredAt } });
+        return 'error' in done ? done.error : undefined;
+      }}
+      describe={({ grinderId, machineId, coffeeId, basketId, methodId, target, grind }) => (
+        <>
+          {nameOf(coffees, coffeeId)} · {nameOf(grinders, grinderId)} → {nameOf(machines, machineId)}, {nameOf(baskets, basketId)} ·{' '}
+          {findMethod(methodId)?.name}, {plainNumber(target.doseGrams)} → {plainNumber(target.yieldGrams)} g in {target.timeSeconds.min}–
+          {target.timeSeconds.max} s{grind != null && ` · grinder at ${plainNumber(grind)}`}
+        </>
+      )}
+    >
+      {() => (
+        <>
+          <NameField />
+          {pick('coffeeId', 'Coffee', coffees)}
+          {pick('grinderId', 'Grinder', grinders)}
+          {pick('machineId', 'Machine', machines)}
+          {pick('basketId', 'Basket', baskets)}
+          <Form.Item name="methodId" label="Method">
+            <Select options={METHODS.map(({ id, name }) => ({ value: id, label: name }))} />
+          </Form.Item>
+          <div className={listStyles.two}>
+            <NumberField name={['target', 'doseGrams']} label="Dose, g" />
+            <NumberField name={['target', 'yieldGrams']} label="Yield, g" />
+            <NumberField name={['target', 'timeSeconds', 'min']} label="Time from, s" />
+            <NumberField name={['target', 'timeSeconds', 'max']} label="to, s" />
+          </div>
+          <Form.Item name={['target', 'timer']} label="Timer">
+            <Select options={TIMER_STARTS.map((value) => ({ value, label: TIMER_WORDS[value] }))} />
+          </Form.Item>
+        </>
+      )}
+    </EquipmentTab>
+  );
+}

@@ -1,0 +1,31 @@
+import { Tabs } from 'antd';
+import { useSearchParams } from 'react-router';
+import listStyles from '../parts/List.module.css';
+import { BasketsTab } from './BasketsTab';
+import { GrindersTab } from './GrindersTab';
+import { MachinesTab } from './MachinesTab';
+import { MethodsTab } from './MethodsTab';
+import { ShopTab } from './ShopTab';
+import { StationsTab } from './StationsTab';
+
+/** What do we work with? */
+export function WorkshopPage() {
+  const [search, setSearch] = useSearchParams();
+  return (
+    <div className={listStyles.page}>
+      <h1>Workshop</h1>
+      <Tabs
+        activeKey={search.get('tab') ?? 'stations'}
+        onChange={(tab) => setSearch({ tab })}
+        items={[
+          { key: 'stations', label: 'Stations', children: <StationsTab /> },
+          { key: 'grinders', label: 'Grinders', children: <GrindersTab /> },
+          { key: 'machines', label: 'Machines', children: <MachinesTab /> },
+          { key: 'baskets', label: 'Baskets', children: <BasketsTab /> },
+          { key: 'methods', label: 'Methods', children: <MethodsTab /> },
+          { key: 'shop', label: 'Shop', children: <ShopTab /> },
+        ]}
+      />
+    </div>
+  );
+}
