@@ -5,6 +5,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import process from 'node:process';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
@@ -32,7 +33,9 @@ await command.run(args);
 
 /** Installs what package-lock.json asks for, unless that very lock was installed before. */
 function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules', '.olvet-installed');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   process.stderr.write('Installing packages (npm ci), about two minutes the first time …\n');

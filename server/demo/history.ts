@@ -229,7 +229,8 @@ class StationHistory {
 
   private dialIn(coffee: DemoCoffee, daysAgo: number, end: 'keep' | 'leave-open'): void {
     // The open run of the demo is only minutes old.
-    const startedAt = end === 'keep' ? this.maker.at(daysAgo, 0) : dayjs(this.maker.now).subtract(11, 'minute').toDate();
+    const startedAt =
+      end === 'keep' ? this.maker.at(daysAgo, 0) : dayjs(this.maker.now).subtract(11, 'minute').toDate();
     const runId = this.maker.add('runs', {
       stationId: this.stationId,
       grinderId: this.grinderId,
@@ -251,13 +252,17 @@ class StationHistory {
     while (shots.length < wanted && advice.action !== 'dialled') {
       const previousGrind = shots.length === 0 ? advice.settings.grind : this.settings.grind;
       this.settings = advice.settings;
-      const at = dayjs(startedAt).add(3 * shots.length + 2, 'minute').toDate();
+      const at = dayjs(startedAt)
+        .add(3 * shots.length + 2, 'minute')
+        .toDate();
       shots.push(this.pour({ coffee, at, runId, previousGrind, wind: 0, tasted: true, planned: advice.settings }));
       advice = ask();
     }
     this.learned = advice.learned.logTimePerUnit;
     if (end === 'leave-open') return;
-    const endedAt = dayjs(startedAt).add(3 * shots.length + 4, 'minute').toDate();
+    const endedAt = dayjs(startedAt)
+      .add(3 * shots.length + 4, 'minute')
+      .toDate();
     Object.assign(this.maker.row('runs', runId), { status: 'kept', endedAt, updatedAt: endedAt });
     this.keepCard(coffee, runId, endedAt);
   }

@@ -1,4 +1,4 @@
-import { Module, type DynamicModule } from '@nestjs/common';
+import { Module, RequestMethod, type DynamicModule } from '@nestjs/common';
 import { LoggerModule } from 'nestjs-pino';
 import { AdviceModule } from './advice/advice.module';
 import { BagsModule } from './bags/bags.module';
@@ -25,7 +25,11 @@ export class AppModule {
       module: AppModule,
       global: true,
       imports: [
-        LoggerModule.forRoot({ pinoHttp: { level: config.logLevel } }),
+        LoggerModule.forRoot({
+          pinoHttp: { level: config.logLevel },
+          // The default pattern of the package is one the router no longer knows.
+          forRoutes: [{ path: '{*all}', method: RequestMethod.ALL }],
+        }),
         DatabaseModule,
         ShopModule,
         GrindersModule,

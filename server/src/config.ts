@@ -27,5 +27,12 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
   if (level !== 'silent' && level !== 'error' && level !== 'warn' && level !== 'info') {
     throw new RangeError('LOG_LEVEL must be silent, error, warn or info');
   }
-  return { databaseUrl, port, host: env.HOST ?? '127.0.0.1', webFolder: env.WEB_FOLDER ?? null, logLevel: level, demo: env.DEMO === '1' };
+  return {
+    databaseUrl,
+    port,
+    host: env.HOST ?? '127.0.0.1',
+    webFolder: env.WEB_FOLDER ?? null,
+    logLevel: level,
+    demo: env.DEMO === '1',
+  };
 }

@@ -93,7 +93,9 @@ async function clearLeftovers(): Promise<void> {
     return;
   }
   if (state.starterPid !== process.pid && isAlive(state.starterPid, STARTER)) {
-    throw new Stop(`Olvet runs already${state.address ? ` at ${state.address}` : ''}. Stop it there with Ctrl-C first.`);
+    throw new Stop(
+      `Olvet runs already${state.address ? ` at ${state.address}` : ''}. Stop it there with Ctrl-C first.`,
+    );
   }
   if (state.serverPid !== null && isAlive(state.serverPid, SERVER_FILE)) {
     say('Ending the server a former start left running.');

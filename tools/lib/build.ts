@@ -14,7 +14,14 @@ interface Part {
 const PARTS: Part[] = [
   {
     name: 'core and server',
-    sources: ['core/src', 'core/tsconfig.json', 'server/src', 'server/migrations', 'server/demo', 'server/tsconfig.json'],
+    sources: [
+      'core/src',
+      'core/tsconfig.json',
+      'server/src',
+      'server/migrations',
+      'server/demo',
+      'server/tsconfig.json',
+    ],
     output: 'server/dist/src/main.js',
     async build() {
       // A build info that outlives its output makes tsc emit nothing and say nothing.

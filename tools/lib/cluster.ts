@@ -134,7 +134,9 @@ function databaseAccount(): Account {
   const { uid, gid } = userInfo();
   if (uid !== 0) return { uid, gid, drop: false };
   for (const name of ['postgres', 'nobody']) {
-    const line = readFileSync('/etc/passwd', 'utf8').split('\n').find((entry) => entry.startsWith(`${name}:`));
+    const line = readFileSync('/etc/passwd', 'utf8')
+      .split('\n')
+      .find((entry) => entry.startsWith(`${name}:`));
     const [, , id, group] = line?.split(':') ?? [];
     if (id && group) return { uid: Number(id), gid: Number(group), drop: true };
   }

@@ -31,5 +31,8 @@ export function installDebian(packages: string, purpose: string): void {
   const prefix = sudo ? 'sudo -n ' : '';
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const done = runQuietly('sh', ['-c', `${prefix}apt-get update -q && ${prefix}${install}`], { env });
-  if (!done.ok) throw new Stop(`${done.output.trim().split('\n').slice(-5).join('\n')}\n${purpose} could not be installed. The line was:\n  ${install}`);
+  if (!done.ok)
+    throw new Stop(
+      `${done.output.trim().split('\n').slice(-5).join('\n')}\n${purpose} could not be installed. The line was:\n  ${install}`,
+    );
 }

@@ -13,7 +13,11 @@ export function runShown(command: string, args: string[], options: SpawnOptions 
 }
 
 /** Runs to the end quietly. */
-export function runQuietly(command: string, args: string[], options: SpawnOptions = {}): { ok: boolean; output: string } {
+export function runQuietly(
+  command: string,
+  args: string[],
+  options: SpawnOptions = {},
+): { ok: boolean; output: string } {
   const done = spawnSync(command, args, { encoding: 'utf8', ...options });
   return { ok: done.status === 0, output: `${done.stdout ?? ''}${done.stderr ?? ''}${done.error?.message ?? ''}` };
 }

@@ -72,7 +72,10 @@ function slopePrior(problem: Problem): { mean: number; sd: number } {
     // Mean and spread of a log-normal to those of its logarithm; another coffee on the same grinder answers a little
     // differently, which widens it.
     const logVariance = Math.log1p((learned.sd / learned.mean) ** 2);
-    return { mean: Math.log(learned.mean) - logVariance / 2, sd: Math.min(1, Math.hypot(Math.sqrt(logVariance), 0.12)) };
+    return {
+      mean: Math.log(learned.mean) - logVariance / 2,
+      sd: Math.min(1, Math.hypot(Math.sqrt(logVariance), 0.12)),
+    };
   }
   const { min, max, step } = problem.grindScale;
   const byRange = 3 / (max - min);

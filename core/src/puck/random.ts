@@ -1,4 +1,3 @@
-/// <reference path="./seedrandom-alea.d.ts" />
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile';
 import alea from 'seedrandom/lib/alea';
 

@@ -8,7 +8,10 @@ import { Problem } from '../common/problem';
 export class AdviceController {
   @Post()
   @HttpCode(200)
-  @ApiOperation({ operationId: 'askAdvice', description: 'olvet.advice-request/1 in, olvet.advice/1 out: see docs/advice.md' })
+  @ApiOperation({
+    operationId: 'askAdvice',
+    description: 'olvet.advice-request/1 in, olvet.advice/1 out: see docs/advice.md',
+  })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
   @ApiOkResponse({ schema: { type: 'object', additionalProperties: true } })
   ask(@Body() body: unknown): Advice {

@@ -8,7 +8,14 @@ import { Bag } from './bag.entity';
 @Injectable()
 export class BagsService extends Store<Bag, BagDto> {
   constructor(sequelize: Sequelize) {
-    super(sequelize, Bag, { what: 'bag', order: [['roastedOn', 'DESC'], ['createdAt', 'DESC']], filters: ['coffeeId'] });
+    super(sequelize, Bag, {
+      what: 'bag',
+      order: [
+        ['roastedOn', 'DESC'],
+        ['createdAt', 'DESC'],
+      ],
+      filters: ['coffeeId'],
+    });
   }
 
   protected override async check(_shopId: string, dto: BagDto): Promise<void> {

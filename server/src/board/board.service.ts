@@ -33,7 +33,13 @@ export class BoardService {
   async read(shopId: string, now: Date): Promise<BoardView> {
     const midnight = dayjs(now).startOf('day');
     const [stations, names, shots, today] = await Promise.all([
-      Station.findAll({ where: { shopId, retiredAt: null }, order: [['position', 'ASC'], ['name', 'ASC']] }),
+      Station.findAll({
+        where: { shopId, retiredAt: null },
+        order: [
+          ['position', 'ASC'],
+          ['name', 'ASC'],
+        ],
+      }),
       this.names(shopId),
       this.lastShots(shopId),
       this.usedSince(shopId, midnight.toDate()),
@@ -124,6 +130,11 @@ function describe(
     }),
     openRunId: names.openRunId,
     cardId: names.cardId,
-    shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({ id, pulledAt, grind, timeSeconds: seconds })),
+    shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({
+      id,
+      pulledAt,
+      grind,
+      timeSeconds: seconds,
+    })),
   };
 }

@@ -60,9 +60,7 @@ export function TextField(field: Common & { min?: number; max: number }): Proper
   );
 }
 
-export function ChoiceField<T extends string>(
-  field: Common & { of: readonly T[]; name: string },
-): PropertyDecorator {
+export function ChoiceField<T extends string>(field: Common & { of: readonly T[]; name: string }): PropertyDecorator {
   return documented(
     field,
     { enum: [...field.of], enumName: field.name } as ApiPropertyOptions,

@@ -54,11 +54,15 @@ function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBo
 function fromDatabase(error: unknown): Problem | null {
   if (error instanceof ForeignKeyConstraintError) {
     const path = columnOf(error.parent);
-    return new Problem('invalid', 'A reference leads nowhere.', [{ path, message: 'there is nothing with this id in this shop' }]);
+    return new Problem('invalid', 'A reference leads nowhere.', [
+      { path, message: 'there is nothing with this id in this shop' },
+    ]);
   }
   if (error instanceof UniqueConstraintError) {
     const path = columnOf(error.parent);
-    return new Problem('invalid', 'This is taken.', [{ path, message: 'is already used by another one: choose another' }]);
+    return new Problem('invalid', 'This is taken.', [
+      { path, message: 'is already used by another one: choose another' },
+    ]);
   }
   return null;
 }
@@ -66,14 +70,18 @@ function fromDatabase(error: unknown): Problem | null {
 function columnOf(error: Error): string {
   const detail = 'detail' in error ? String(error.detail) : '';
   const columns = /\(([^)]*)\)=/.exec(detail)?.[1] ?? '';
-  return columns.split(',').map((c) => c.trim().replaceAll('"', '')).findLast((c) => c !== 'shopId') ?? '';
+  return (
+    columns
+      .split(',')
+      .map((c) => c.trim().replaceAll('"', ''))
+      .findLast((c) => c !== 'shopId') ?? ''
+  );
 }
 
 /** Errors of the body parser carry their own status: broken JSON, too large, wrong encoding. */
 function fromExpress(error: unknown): ProblemBody | null {
   if (!(error instanceof Error) || !('status' in error) || typeof error.status !== 'number') return null;
   if (error.status < 400 || error.status > 499) return null;
-  const detail =
-    error.status === 413 ? 'This is too large: at most 1 MB at a time.' : 'The body is not valid JSON.';
+  const detail = error.status === 413 ? 'This is too large: at most 1 MB at a time.' : 'The body is not valid JSON.';
   return bodyOf(error.status, error.status === 413 || error.status === 400 ? detail : error.message, []);
 }

@@ -4,7 +4,13 @@ import { IdField, NumberField } from './fields';
 
 /** What every write may carry: the revision its author last saw. */
 export class RevisionDto {
-  @NumberField({ min: 0, max: 1e9, integer: true, optional: true, description: 'The revision you last saw; leave out for a new row.' })
+  @NumberField({
+    min: 0,
+    max: 1e9,
+    integer: true,
+    optional: true,
+    description: 'The revision you last saw; leave out for a new row.',
+  })
   revision?: number | null;
 }
 

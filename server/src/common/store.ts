@@ -121,9 +121,7 @@ export abstract class Store<M extends Owned, D extends Written> {
   }
 
   private isUnchanged(row: M, values: Record<string, unknown>): boolean {
-    return Object.entries(values).every(([name, value]) =>
-      isDeepStrictEqual(plain(row.get(name)), plain(value)),
-    );
+    return Object.entries(values).every(([name, value]) => isDeepStrictEqual(plain(row.get(name)), plain(value)));
   }
 }
 

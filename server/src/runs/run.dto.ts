@@ -61,7 +61,11 @@ export class SheetView {
   @ApiProperty({ type: MachineView }) machine!: MachineView;
   @ApiProperty({ type: BasketView }) basket!: BasketView;
   @ApiProperty({ type: CoffeeView }) coffee!: CoffeeView;
-  @ApiProperty({ type: Number, nullable: true, description: 'Days since the open bag was roasted, on the day the run began' })
+  @ApiProperty({
+    type: Number,
+    nullable: true,
+    description: 'Days since the open bag was roasted, on the day the run began',
+  })
   ageDays!: number | null;
   @ApiProperty({ type: Number, nullable: true, description: 'What a gram of the open bag costs, cents' })
   centsPerGram!: number | null;

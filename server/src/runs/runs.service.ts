@@ -37,29 +37,27 @@ export class RunsService extends Store<Run, RunDto> {
     });
   }
 
-  async sheet(shopId: string, id: string, transaction?: Transaction): Promise<Sheet> {
-    const run = await this.get(shopId, id, transaction);
-    const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const, transaction });
+  async sheet(shopId: string, id: string): Promise<Sheet> {
+    const run = await this.get(shopId, id);
+    const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const });
     const [station, grinder, machine, basket, coffee, bag, shots] = await Promise.all([
       Station.findOne(own(run.stationId)),
       Grinder.findOne(own(run.grinderId)),
       Machine.findOne(own(run.machineId)),
       Basket.findOne(own(run.basketId)),
       Coffee.findOne(own(run.coffeeId)),
-      openBag(shopId, run, transaction),
+      openBag(shopId, run),
       Shot.findAll({
         where: { shopId, runId: id, discardedAt: null },
         order: [
           ['pulledAt', 'ASC'],
           ['id', 'ASC'],
         ],
-        transaction,
       }),
     ]);
     const tastings = await Tasting.findAll({
       where: { shopId, shotId: { [Op.in]: shots.map((shot) => shot.id) } },
       order: [['createdAt', 'ASC']],
-      transaction,
     });
     return {
       run,
@@ -79,7 +77,8 @@ export class RunsService extends Store<Run, RunDto> {
 
   /** Keeps with the grinder what a finished run taught of its slope. */
   async learn(shopId: string, id: string, transaction: Transaction): Promise<void> {
-    const sheet = await this.sheet(shopId, id, transaction);
+    // Read beside the transaction: its shots are committed, and one connection takes one query at a time.
+    const sheet = await this.sheet(shopId, id);
     if (sheet.shots.filter((shot) => shot.timeSeconds !== null).length < 2) return;
     const parsed = parseAdviceRequest(JSON.parse(JSON.stringify(buildAdviceRequest(sheet))));
     if (!parsed.ok) return;
@@ -92,7 +91,7 @@ export class RunsService extends Store<Run, RunDto> {
 }
 
 /** The bag in use when the run began: the newest one roasted by then. */
-function openBag(shopId: string, run: Run, transaction?: Transaction): Promise<Bag | null> {
+function openBag(shopId: string, run: Run): Promise<Bag | null> {
   return Bag.findOne({
     where: {
       shopId,
@@ -100,6 +99,5 @@ function openBag(shopId: string, run: Run, transaction?: Transaction): Promise<B
       roastedOn: { [Op.or]: { [Op.lte]: dayjs(run.startedAt).format('YYYY-MM-DD'), [Op.is]: null } },
     },
     order: [['roastedOn', 'DESC NULLS LAST']],
-    transaction,
   });
 }

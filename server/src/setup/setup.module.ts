@@ -10,15 +10,7 @@ import { SetupController } from './setup.controller';
 import { SetupService } from './setup.service';
 
 @Module({
-  imports: [
-    GrindersModule,
-    MachinesModule,
-    BasketsModule,
-    CoffeesModule,
-    BagsModule,
-    StationsModule,
-    RunsModule,
-  ],
+  imports: [GrindersModule, MachinesModule, BasketsModule, CoffeesModule, BagsModule, StationsModule, RunsModule],
   controllers: [SetupController],
   providers: [SetupService],
 })

@@ -1,9 +1,4 @@
-import {
-  createParamDecorator,
-  Injectable,
-  type CanActivate,
-  type ExecutionContext,
-} from '@nestjs/common';
+import { createParamDecorator, Injectable, type CanActivate, type ExecutionContext } from '@nestjs/common';
 import type { Request } from 'express';
 import { ShopService } from './shop.service';
 

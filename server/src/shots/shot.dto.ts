@@ -1,14 +1,6 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
 import { SIGNS, TIMER_STARTS, type Sign, type TimerStart } from '@olvet/core';
-import {
-  BooleanField,
-  ChoiceField,
-  IdField,
-  InstantField,
-  NumberField,
-  PartField,
-  TextField,
-} from '../common/fields';
+import { BooleanField, ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 import { TastingView } from '../tastings/tasting.dto';
 

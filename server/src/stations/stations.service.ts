@@ -7,6 +7,13 @@ import { Station } from './station.entity';
 @Injectable()
 export class StationsService extends Store<Station, StationDto> {
   constructor(sequelize: Sequelize) {
-    super(sequelize, Station, { what: 'station', order: [['position', 'ASC'], ['name', 'ASC']], filters: ['coffeeId'] });
+    super(sequelize, Station, {
+      what: 'station',
+      order: [
+        ['position', 'ASC'],
+        ['name', 'ASC'],
+      ],
+      filters: ['coffeeId'],
+    });
   }
 }

@@ -46,7 +46,12 @@ export function Layout() {
       <nav className={styles.rail} aria-label="Places">
         <span className={styles.mark}>olvet</span>
         {PLACES.map(({ to, name, icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => (isActive ? styles.chosen : styles.place)!}>
+          <NavLink
+            key={to}
+            to={to}
+            end={to === '/'}
+            className={({ isActive }) => (isActive ? styles.chosen : styles.place)!}
+          >
             <span className={styles.icon} aria-hidden>
               {icon}
             </span>

@@ -98,7 +98,10 @@ export function antTheme(name: ThemeName): ThemeConfig {
       motion: !window.matchMedia('(prefers-reduced-motion: reduce)').matches,
       wireframe: false,
     },
-    components: { Form: { itemMarginBottom: 16, labelColor: p.ink }, Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' } },
+    components: {
+      Form: { itemMarginBottom: 16, labelColor: p.ink },
+      Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
+    },
   };
 }
 

@@ -12,7 +12,10 @@ const REFRESH_MS = 30_000;
 
 /** How are we standing, what needs a hand now? */
 export function BarPage() {
-  const { data: board, error } = useGetBoardQuery(undefined, { pollingInterval: REFRESH_MS, refetchOnMountOrArgChange: true });
+  const { data: board, error } = useGetBoardQuery(undefined, {
+    pollingInterval: REFRESH_MS,
+    refetchOnMountOrArgChange: true,
+  });
   const { data: shop } = useGetShopQuery();
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();

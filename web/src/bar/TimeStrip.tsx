@@ -21,6 +21,12 @@ export function TimeStrip({ shots, windowSeconds }: { shots: BoardShotView[]; wi
       <span className={styles.edge} style={{ bottom: `${up(min)}%` }}>
         {min} s
       </span>
+      <svg className={styles.line} viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden>
+        <polyline
+          points={timed.map(({ seconds }, i) => `${(90 * (i + 0.5)) / timed.length},${100 - up(seconds)}`).join(' ')}
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
       {timed.map(({ id, seconds, pulledAt }, i) => (
         <span
           key={id}

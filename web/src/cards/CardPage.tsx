@@ -29,7 +29,8 @@ export function CardPage() {
     ['time', `${recipe.timeSeconds.min}–${recipe.timeSeconds.max}`, 's'],
     ['grind', plainNumber(recipe.grind), ''],
   ];
-  if (recipe.temperatureC != null) figures.push(['temperature', temperatureNumber(recipe.temperatureC, unit), `°${unit}`]);
+  if (recipe.temperatureC != null)
+    figures.push(['temperature', temperatureNumber(recipe.temperatureC, unit), `°${unit}`]);
   return (
     <article className={styles.page}>
       <header className={styles.head}>

@@ -35,7 +35,7 @@ export function EntryLine({ inputRef, saving, onShot }: EntryLineProps) {
         ref={inputRef}
         value={text}
         status={problems.length > 0 ? 'error' : ''}
-        placeholder="18.1 > 36.8 in 21.5 sour thin"
+        placeholder="18.1 > 36.8 in 21.5 sour thin spurts@2"
         autoComplete="off"
         autoCapitalize="off"
         spellCheck={false}
@@ -47,7 +47,6 @@ export function EntryLine({ inputRef, saving, onShot }: EntryLineProps) {
         Save shot
       </Button>
       <p id="shot-line-echo" className={problems.length > 0 ? styles.problem : styles.echo} aria-live="polite">
-        {empty && 'Dose > yield in seconds, then what it tasted like and what you saw: sour, thin, dry, spurts@2.'}
         {problems.length > 0 && `“${problems[0]!.text}”: ${problems[0]!.message}.`}
         {ready && `Understood: ${printShotLine(shot)}`}
       </p>

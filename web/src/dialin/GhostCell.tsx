@@ -24,7 +24,13 @@ export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellPr
   return (
     <td className={sheetStyles.next}>
       <div className={styles.cell}>
-        <button type="button" className={styles.step} onClick={() => onNudge(-1)} aria-label={`Next ${name}: one step down`} tabIndex={-1}>
+        <button
+          type="button"
+          className={styles.step}
+          onClick={() => onNudge(-1)}
+          aria-label={`Next ${name}: one step down`}
+          tabIndex={-1}
+        >
           <MinusOutlined />
         </button>
         <span
@@ -39,7 +45,13 @@ export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellPr
           <Wedge lever={lever} direction={direction} />
           {text}
         </span>
-        <button type="button" className={styles.step} onClick={() => onNudge(1)} aria-label={`Next ${name}: one step up`} tabIndex={-1}>
+        <button
+          type="button"
+          className={styles.step}
+          onClick={() => onNudge(1)}
+          aria-label={`Next ${name}: one step up`}
+          tabIndex={-1}
+        >
           <PlusOutlined />
         </button>
       </div>

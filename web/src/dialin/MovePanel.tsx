@@ -21,57 +21,53 @@ export function MovePanel(props: MovePanelProps) {
   if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
   const line = moveLine(advice, finer);
   return (
-    <div className={styles.panel}>
-      <div>
-        <div className={styles.move} aria-live="polite">
-          {edited ? (
-            <p className="numeral">
-              Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>
-            </p>
-          ) : (
-            <p className="numeral">
-              <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>{line.lead}</span>{' '}
-              {line.rest}
-            </p>
-          )}
-        </div>
-        <div className={styles.actions}>
-          {actions}
-          {edited && <Button onClick={onBackToAdvice}>Back to the advice</Button>}
-        </div>
-        <ul className={styles.why} aria-label="Why">
-          {advice.why.map(({ code, text }) => (
-            <li key={code}>{text}</li>
-          ))}
-        </ul>
-        {advice.cautions.length > 0 && (
-          <ul className={styles.cautions} aria-label="Mind">
-            {advice.cautions.map(({ code, text }) => (
-              <li key={code}>
-                <strong>Mind:</strong> {text}
-              </li>
-            ))}
-          </ul>
+    <div>
+      <div className={styles.move} aria-live="polite">
+        {edited ? (
+          <p className="numeral">
+            Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>
+          </p>
+        ) : (
+          <p className="numeral">
+            <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>
+              {line.lead}
+            </span>{' '}
+            {line.rest}
+          </p>
         )}
       </div>
-      {advice.alternatives.length > 0 && (
-        <div className={styles.others}>
-          <h2>Or instead</h2>
-          <ul>
-            {advice.alternatives.map(({ text, settings, expect }) => (
-              <li key={text}>
-                <button type="button" onClick={() => onAlternative(settings)}>
-                  {text.replace(/; [^;]*$/, '')}
-                  <span className={styles.odds}>
-                    as wanted {oddsInWords(expect.asWanted)}, {plainNumber(expect.timeSeconds.p10, 0)}–
-                    {plainNumber(expect.timeSeconds.p90, 0)} s
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
+      <div className={styles.actions}>
+        {actions}
+        {edited && <Button onClick={onBackToAdvice}>Back to the advice</Button>}
+      </div>
+      <div className={styles.reasons}>
+        <div>
+          <p className={styles.why}>{advice.why.map(({ text }) => text).join(' ')}</p>
+          {advice.cautions.map(({ code, text }) => (
+            <p key={code} className={styles.caution}>
+              <strong>Mind:</strong> {text}
+            </p>
+          ))}
         </div>
-      )}
+        {advice.alternatives.length > 0 && (
+          <div className={styles.others}>
+            <h2>Or instead</h2>
+            <ul>
+              {advice.alternatives.map(({ text, settings, expect }) => (
+                <li key={text}>
+                  <button type="button" onClick={() => onAlternative(settings)}>
+                    {text.replace(/; [^;]*$/, '')}
+                    <span className={styles.odds}>
+                      as wanted {oddsInWords(expect.asWanted)}, {plainNumber(expect.timeSeconds.p10, 0)}–
+                      {plainNumber(expect.timeSeconds.p90, 0)} s
+                    </span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </div>
     </div>
   );
 }

@@ -64,9 +64,39 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
           </Checkbox>
         )}
         <div className={styles.steppers}>
-          <Stepper id="pull-dose" label="dose" unit="g" value={doseGrams} step={0.1} min={1} max={60} from={aim.doseGrams} onChange={setDose} />
-          <Stepper id="pull-yield" label="yield" unit="g" value={yieldGrams} step={0.5} min={1} max={500} from={aim.yieldGrams} onChange={setYield} />
-          <Stepper id="pull-time" label="time" unit="s" value={timeSeconds} step={0.5} min={1} max={300} from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)} onChange={setTime} />
+          <Stepper
+            id="pull-dose"
+            label="dose"
+            unit="g"
+            value={doseGrams}
+            step={0.1}
+            min={1}
+            max={60}
+            from={aim.doseGrams}
+            onChange={setDose}
+          />
+          <Stepper
+            id="pull-yield"
+            label="yield"
+            unit="g"
+            value={yieldGrams}
+            step={0.5}
+            min={1}
+            max={500}
+            from={aim.yieldGrams}
+            onChange={setYield}
+          />
+          <Stepper
+            id="pull-time"
+            label="time"
+            unit="s"
+            value={timeSeconds}
+            step={0.5}
+            min={1}
+            max={300}
+            from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
+            onChange={setTime}
+          />
         </div>
         <fieldset className={styles.seen}>
           <legend>Seen</legend>

@@ -35,7 +35,9 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
         </div>
         <div>
           <dd className="numeral">{Math.round(grams)} g</dd>
-          <dt>{centsPerGram === null ? 'coffee used' : `coffee, ${money(centsPerGram * grams, shop?.currency ?? 'EUR')}`}</dt>
+          <dt>
+            {centsPerGram === null ? 'coffee used' : `coffee, ${money(centsPerGram * grams, shop?.currency ?? 'EUR')}`}
+          </dt>
         </div>
         <div>
           <dd className="numeral">{elapsed(run.startedAt, until)}</dd>

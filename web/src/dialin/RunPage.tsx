@@ -1,10 +1,15 @@
 import type { Settings, ShotLine } from '@olvet/core';
-import { findMethod } from '@olvet/core';
 import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useGetSheetQuery, usePutRunMutation, usePutShotMutation, type SheetShotView, type SheetView } from '../app/api';
+import {
+  useGetSheetQuery,
+  usePutRunMutation,
+  usePutShotMutation,
+  type SheetShotView,
+  type SheetView,
+} from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useShortcuts } from '../parts/useShortcuts';
 import { withoutRow } from '../parts/withoutRow';
@@ -131,7 +136,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   return (
     <div className={styles.page}>
       <RunHeader sheet={sheet} />
-      <div className={styles.middle}>
+      <div className={styles.score}>
         <RunSheet
           sheet={sheet}
           ghost={ghost}
@@ -140,9 +145,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           onGhost={setGhost}
           onShot={(shot, number) => setCorrecting({ shot, number })}
         />
-        <div className={styles.side}>
-          <TastePanel sheet={sheet} expect={expect} closed={closed} />
-        </div>
+      </div>
+      <div className={styles.side}>
+        <TastePanel sheet={sheet} expect={expect} closed={closed} />
       </div>
       <div className={styles.bottom}>
         <ProblemAlert error={shotState.error ?? runState.error} />
@@ -150,7 +155,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           <Alert
             type="info"
             showIcon
-            title={run.status === 'kept' ? 'This dial-in is done; its recipe is on a card.' : 'This dial-in was given up.'}
+            title={
+              run.status === 'kept' ? 'This dial-in is done; its recipe is on a card.' : 'This dial-in was given up.'
+            }
           />
         )}
         {!closed && !pulling && (
@@ -180,7 +187,11 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           />
         )}
       </div>
-      <ShotDrawer shot={correcting?.shot ?? null} number={correcting?.number ?? 0} onClose={() => setCorrecting(null)} />
+      <ShotDrawer
+        shot={correcting?.shot ?? null}
+        number={correcting?.number ?? 0}
+        onClose={() => setCorrecting(null)}
+      />
       {keeping && (last || ghost) && (
         <KeepCardModal
           sheet={sheet}
@@ -189,7 +200,6 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           onClose={() => setKeeping(false)}
         />
       )}
-      <p className="visually-hidden">{findMethod(run.methodId)?.idea}</p>
     </div>
   );
 }

@@ -108,7 +108,11 @@ export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunS
             <th scope="row">
               time s
               <span className={styles.clock}>
-                {run.target.timer === 'first-drip' ? 'from first drip' : run.target.timer === 'total-contact' ? 'contact' : ''}
+                {run.target.timer === 'first-drip'
+                  ? 'from first drip'
+                  : run.target.timer === 'total-contact'
+                    ? 'contact'
+                    : ''}
               </span>
             </th>
             {shots.map((shot) => (

@@ -33,7 +33,8 @@ export function RunsPage() {
       />
     );
   }
-  const nameOf = (items: { id: string; name: string }[], id: string): string => items.find((item) => item.id === id)?.name ?? '';
+  const nameOf = (items: { id: string; name: string }[], id: string): string =>
+    items.find((item) => item.id === id)?.name ?? '';
   return (
     <div className={styles.page}>
       <header className={styles.head}>

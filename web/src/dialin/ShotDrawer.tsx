@@ -1,6 +1,12 @@
 import { plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Select } from 'antd';
-import { useGetShotHistoryQuery, usePutShotMutation, type SheetShotView, type ShotEditView, type ShotView } from '../app/api';
+import {
+  useGetShotHistoryQuery,
+  usePutShotMutation,
+  type SheetShotView,
+  type ShotEditView,
+  type ShotView,
+} from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { dayAndTime, TIMER_WORDS } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -9,11 +15,29 @@ import styles from './ShotDrawer.module.css';
 
 type Fields = Pick<
   ShotView,
-  'grind' | 'doseGrams' | 'yieldGrams' | 'temperatureC' | 'timeSeconds' | 'timer' | 'firstDripSeconds' | 'tdsPercent' | 'purged' | 'verdict' | 'note'
+  | 'grind'
+  | 'doseGrams'
+  | 'yieldGrams'
+  | 'temperatureC'
+  | 'timeSeconds'
+  | 'timer'
+  | 'firstDripSeconds'
+  | 'tdsPercent'
+  | 'purged'
+  | 'verdict'
+  | 'note'
 > & { signs: string[] };
 
 /** One shot, to be corrected in plain sight: what it said before stays readable below. */
-export function ShotDrawer({ shot, number, onClose }: { shot: SheetShotView | null; number: number; onClose: () => void }) {
+export function ShotDrawer({
+  shot,
+  number,
+  onClose,
+}: {
+  shot: SheetShotView | null;
+  number: number;
+  onClose: () => void;
+}) {
   return (
     <Drawer open={shot !== null} onClose={onClose} title={`Shot ${number}`} size={420} destroyOnHidden>
       {shot && <ShotForm key={shot.id} shot={shot} onClose={onClose} />}
@@ -50,7 +74,12 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
   return (
     <>
       <ProblemAlert error={error} />
-      <Form form={form} layout="vertical" onFinish={save} initialValues={{ ...shot, signs: shot.seen.map(({ sign }) => sign) }}>
+      <Form
+        form={form}
+        layout="vertical"
+        onFinish={save}
+        initialValues={{ ...shot, signs: shot.seen.map(({ sign }) => sign) }}
+      >
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">
             <InputNumber {...number} />

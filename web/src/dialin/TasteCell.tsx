@@ -26,7 +26,9 @@ export function TasteCell({ taste, wanted }: { taste: Taste | null; wanted: Want
   const balance = taste.balance ?? 0;
   const side = sideOfBalance(balance, wanted);
   const body = taste.body == null ? null : bodyWord(taste.body);
-  const words = [balanceWord(balance), body, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter((word) => word && word !== 'full');
+  const words = [balanceWord(balance), body, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter(
+    (word) => word && word !== 'full',
+  );
   return (
     <td>
       <span className={`${styles.taste} ${outcomeClass(side)}`}>

@@ -120,7 +120,9 @@ export function TastePad(props: TastePadProps) {
             </text>
           </g>
         ))}
-        {shown && <circle cx={px(shown.balance)} cy={py(shown.body)} r="15" className={aim ? styles.aim : styles.now} />}
+        {shown && (
+          <circle cx={px(shown.balance)} cy={py(shown.body)} r="15" className={aim ? styles.aim : styles.now} />
+        )}
       </svg>
       <span className={styles.sour}>◣ sour</span>
       <span className={styles.bitter}>bitter ◥</span>

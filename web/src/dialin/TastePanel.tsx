@@ -29,7 +29,15 @@ const CHIPS: Chip[] = [
 ];
 
 /** The taste of the newest shot: one tap on the pad, chips for the rest, a name where several taste. */
-export function TastePanel({ sheet, expect, closed }: { sheet: SheetView; expect: Expectation | null; closed: boolean }) {
+export function TastePanel({
+  sheet,
+  expect,
+  closed,
+}: {
+  sheet: SheetView;
+  expect: Expectation | null;
+  closed: boolean;
+}) {
   const dispatch = useAppDispatch();
   const taster = useAppSelector((state) => state.settings.taster);
   const [putTasting, { error }] = usePutTastingMutation();
@@ -44,28 +52,40 @@ export function TastePanel({ sheet, expect, closed }: { sheet: SheetView; expect
     const key = `${shot.id}/${taster}`;
     const id = own?.id ?? newIds.get(key) ?? v7();
     newIds.set(key, id);
-    const tastingDto: TastingDto = { ...noteOf(own), ...change, shotId: shot.id, person: taster, revision: own?.revision };
+    const tastingDto: TastingDto = {
+      ...noteOf(own),
+      ...change,
+      shotId: shot.id,
+      person: taster,
+      revision: own?.revision,
+    };
     void putTasting({ id, tastingDto });
   };
 
   const cupOf = (tastings: TastingView[]): Cup | null => {
     const taste = combineTastings(tastings);
-    return taste?.balance == null && taste?.body == null ? null : { balance: taste.balance ?? 0, body: taste.body ?? 0 };
+    return taste?.balance == null && taste?.body == null
+      ? null
+      : { balance: taste.balance ?? 0, body: taste.body ?? 0 };
   };
   const earlier = sheet.shots.slice(0, -1).flatMap((other, i) => {
     const cup = cupOf(other.tastings);
     return cup ? [{ number: i + 1, cup }] : [];
   });
-  const people = [...new Set(sheet.shots.flatMap(({ tastings }) => tastings.map(({ person }) => person ?? '')))].filter(Boolean);
+  const people = [...new Set(sheet.shots.flatMap(({ tastings }) => tastings.map(({ person }) => person ?? '')))].filter(
+    Boolean,
+  );
   const others = shot?.tastings.filter((tasting) => tasting.person !== taster) ?? [];
   const { target } = sheet.run;
   return (
     <section className={styles.panel} aria-label="Taste">
       <h2>{shot ? `Taste of shot ${sheet.shots.length}` : 'Taste'}</h2>
-      <p className="quiet small">{shot ? 'Tap where it sits: sip and spit, caffeine adds up.' : 'Pull the first shot, then tap where it sits.'}</p>
+      <p className="quiet small">
+        {shot ? 'Tap where it sits: sip and spit, caffeine adds up.' : 'Pull the first shot, then tap where it sits.'}
+      </p>
       <TastePad
         label={shot ? `shot ${sheet.shots.length}` : 'the next shot'}
-        value={own ? cupOf([own]) : null}
+        value={own ? cupOf([own]) : shot ? cupOf(shot.tastings) : null}
         earlier={earlier}
         wanted={{ balance: target.balance, body: target.body }}
         tolerance={{ balance: 0.6, body: 0.9 }}
@@ -77,7 +97,12 @@ export function TastePanel({ sheet, expect, closed }: { sheet: SheetView; expect
         {CHIPS.map(({ word, axis, value }) => {
           const chosen = own?.[axis] === value;
           return (
-            <ToggleChip key={word} chosen={chosen} disabled={disabled} onToggle={(on) => save({ [axis]: on ? value : null })}>
+            <ToggleChip
+              key={word}
+              chosen={chosen}
+              disabled={disabled}
+              onToggle={(on) => save({ [axis]: on ? value : null })}
+            >
               {word}
             </ToggleChip>
           );
@@ -94,7 +119,9 @@ export function TastePanel({ sheet, expect, closed }: { sheet: SheetView; expect
         />
       </label>
       {others.length > 0 && (
-        <p className="quiet small">Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.</p>
+        <p className="quiet small">
+          Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.
+        </p>
       )}
       <ProblemAlert error={error} />
     </section>

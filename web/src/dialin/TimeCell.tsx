@@ -30,7 +30,9 @@ function height(scale: TimeScale, seconds: number): number {
 
 function Band({ scale }: { scale: TimeScale }) {
   const bottom = height(scale, scale.min);
-  return <div className={styles.band} style={{ bottom: `${bottom}%`, height: `${height(scale, scale.max) - bottom}%` }} />;
+  return (
+    <div className={styles.band} style={{ bottom: `${bottom}%`, height: `${height(scale, scale.max) - bottom}%` }} />
+  );
 }
 
 /** One shot's time, drawn against the window. */
@@ -58,7 +60,12 @@ export function TimeCell({ shot, scale }: { shot: SheetShotView; scale: TimeScal
 
 /** Where the next shot should land: mean, the range of four in five, and the odds of the window. */
 export function GhostTime({ expect, scale }: { expect: Expectation | null; scale: TimeScale }) {
-  if (!expect) return <td className={`${sheetStyles.next} ${styles.cell}`}><Band scale={scale} /></td>;
+  if (!expect)
+    return (
+      <td className={`${sheetStyles.next} ${styles.cell}`}>
+        <Band scale={scale} />
+      </td>
+    );
   const { mean, p10, p90 } = expect.timeSeconds;
   const bottom = height(scale, p10);
   return (

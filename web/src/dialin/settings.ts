@@ -35,7 +35,10 @@ export function nudge(sheet: SheetView, settings: Settings, variable: Variable, 
   const scale = scaleOf(sheet, variable);
   const step = scale.step > 0 ? scale.step : roundTo((scale.max - scale.min) / 100, 2);
   const value = (settings[variable] ?? scale.min) + direction * step;
-  return { ...settings, [variable]: snap(roundTo(value, 3), variable === 'yieldGrams' ? { ...scale, step: 0 } : scale) };
+  return {
+    ...settings,
+    [variable]: snap(roundTo(value, 3), variable === 'yieldGrams' ? { ...scale, step: 0 } : scale),
+  };
 }
 
 /** −1, 0 or +1 in words of the lever: for grind +1 is coarser, the way the wedge points. */

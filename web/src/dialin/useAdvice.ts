@@ -35,7 +35,9 @@ export function useAdvice(sheet: SheetView): AdviceState {
       newest = false;
     };
   }, [request]);
-  return answered.to === request ? { request, advice: answered.advice, problem: answered.problem } : { request, advice: null, problem: null };
+  return answered.to === request
+    ? { request, advice: answered.advice, problem: answered.problem }
+    : { request, advice: null, problem: null };
 }
 
 /** What edited settings would bring; null while unknown. */

@@ -11,7 +11,9 @@ export function ProblemAlert({ error }: { error: unknown }) {
       showIcon
       role="alert"
       title={errors.length === 0 ? detail : undefined}
-      description={errors.length > 0 ? errors.map(({ path, message }) => <div key={path}>{`${path} ${message}`}</div>) : undefined}
+      description={
+        errors.length > 0 ? errors.map(({ path, message }) => <div key={path}>{`${path} ${message}`}</div>) : undefined
+      }
     />
   );
 }

@@ -24,7 +24,13 @@ export function ResourceEditor<F extends object>(props: ResourceEditorProps<F>) 
   );
 }
 
-function EditorForm<F extends object>({ initial, onClose, onSave, extra, children }: ResourceEditorProps<F> & { initial: Partial<F> }) {
+function EditorForm<F extends object>({
+  initial,
+  onClose,
+  onSave,
+  extra,
+  children,
+}: ResourceEditorProps<F> & { initial: Partial<F> }) {
   const [form] = Form.useForm<F>();
   const [error, setError] = useState<unknown>();
   const [saving, setSaving] = useState(false);

@@ -15,7 +15,11 @@ export function useShortcuts(shortcuts: Shortcuts): void {
     const onKey = (event: KeyboardEvent): void => {
       if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
       const target = event.target as HTMLElement;
-      if (target.closest('input, textarea, select, [contenteditable=true], [role=dialog], [role=listbox], [role=combobox]')) {
+      if (
+        target.closest(
+          'input, textarea, select, [contenteditable=true], [role=dialog], [role=listbox], [role=combobox]',
+        )
+      ) {
         return;
       }
       const own = event.key === ' ' || event.key === 'Enter';

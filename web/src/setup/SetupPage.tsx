@@ -98,12 +98,20 @@ function SetupForm({ known }: { known: Known }) {
 
   const choice = (label: string, name: 'grinderId' | 'machineId' | 'basketId' | 'coffeeId', items: Named[]) => (
     <Form.Item name={name} label={label} hidden={items.length === 0}>
-      <Select options={[...items.map(({ id, name: text }) => ({ value: id, label: text })), { value: NEW, label: 'a new one' }]} />
+      <Select
+        options={[
+          ...items.map(({ id, name: text }) => ({ value: id, label: text })),
+          { value: NEW, label: 'a new one' },
+        ]}
+      />
     </Form.Item>
   );
-  const isNew = (name: 'grinderId' | 'machineId' | 'basketId' | 'coffeeId'): boolean => (values?.[name] ?? first(itemsOf(name))) === NEW;
+  const isNew = (name: 'grinderId' | 'machineId' | 'basketId' | 'coffeeId'): boolean =>
+    (values?.[name] ?? first(itemsOf(name))) === NEW;
   const itemsOf = (name: string): Named[] =>
-    ({ grinderId: known.grinders, machineId: known.machines, basketId: known.baskets, coffeeId: known.coffees })[name] ?? [];
+    ({ grinderId: known.grinders, machineId: known.machines, basketId: known.baskets, coffeeId: known.coffees })[
+      name
+    ] ?? [];
   const must = (message: string) => [{ required: true, message }];
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
   const start = aimOf(suggestMethod('medium').id, { basket: { nominalGrams: 18 } } as SetupFields);
@@ -168,7 +176,12 @@ function SetupForm({ known }: { known: Known }) {
                   <Form.Item name={['grinder', 'max']} label="to" rules={must('To?')}>
                     <InputNumber {...number} />
                   </Form.Item>
-                  <Form.Item name={['grinder', 'step']} label="Step" tooltip="The smallest change you can set; 0 if there are no clicks" rules={must('Step?')}>
+                  <Form.Item
+                    name={['grinder', 'step']}
+                    label="Step"
+                    tooltip="The smallest change you can set; 0 if there are no clicks"
+                    rules={must('Step?')}
+                  >
                     <InputNumber {...number} min={0} />
                   </Form.Item>
                 </div>

@@ -65,7 +65,10 @@ export function ShelfPage() {
     return 'error' in done ? done.error : undefined;
   };
   const retire = async (row: CoffeeView): Promise<void> => {
-    await putCoffee({ id: row.id, coffeeDto: { ...withoutRow(row), retiredAt: row.retiredAt ? null : new Date().toISOString() } });
+    await putCoffee({
+      id: row.id,
+      coffeeDto: { ...withoutRow(row), retiredAt: row.retiredAt ? null : new Date().toISOString() },
+    });
     setCoffee(null);
   };
   return (
@@ -115,7 +118,13 @@ export function ShelfPage() {
         initial={coffee ? (coffee.row ?? { roast: 'medium' }) : null}
         onClose={() => setCoffee(null)}
         onSave={saveCoffee}
-        extra={coffee?.row && <Button onClick={() => void retire(coffee.row!)}>{coffee.row.retiredAt ? 'Serve it again' : 'No longer served'}</Button>}
+        extra={
+          coffee?.row && (
+            <Button onClick={() => void retire(coffee.row!)}>
+              {coffee.row.retiredAt ? 'Serve it again' : 'No longer served'}
+            </Button>
+          )
+        }
       >
         {() => (
           <>
@@ -159,7 +168,11 @@ export function ShelfPage() {
             <Form.Item name="openedOn" label="Opened on">
               <DatePicker className={listStyles.full} disabledDate={(date: Dayjs) => date.isAfter(dayjs(), 'day')} />
             </Form.Item>
-            <Form.Item name="weightGrams" label="Weight when full, g" rules={[{ required: true, message: 'How many grams?' }]}>
+            <Form.Item
+              name="weightGrams"
+              label="Weight when full, g"
+              rules={[{ required: true, message: 'How many grams?' }]}
+            >
               <InputNumber className={listStyles.full} controls={false} />
             </Form.Item>
             <Form.Item name="price" label={`Price, ${currency}`}>

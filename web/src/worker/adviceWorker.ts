@@ -1,4 +1,13 @@
-import { answer, parseAdviceRequest, whatIf, type Advice, type AdviceError, type AdviceRequest, type Expectation, type Settings } from '@olvet/core';
+import {
+  answer,
+  parseAdviceRequest,
+  whatIf,
+  type Advice,
+  type AdviceError,
+  type AdviceRequest,
+  type Expectation,
+  type Settings,
+} from '@olvet/core';
 import { expose } from 'comlink';
 
 /** The heart, off the main thread: the page never waits for it. */

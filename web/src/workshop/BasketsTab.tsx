@@ -18,7 +18,10 @@ export function BasketsTab() {
       fresh={{ nominalGrams: 18, minGrams: 16, maxGrams: 19.5 }}
       fieldsOf={(row) => row}
       write={async (id, fields, stored) => {
-        const done = await put({ id, basketDto: { ...(stored as Partial<BasketDto>), ...fields, retiredAt: stored.retiredAt } });
+        const done = await put({
+          id,
+          basketDto: { ...(stored as Partial<BasketDto>), ...fields, retiredAt: stored.retiredAt },
+        });
         return 'error' in done ? done.error : undefined;
       }}
       describe={({ nominalGrams, minGrams, maxGrams }) =>

@@ -66,7 +66,13 @@ export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTa
         initial={editing ? (editing.row ? fieldsOf(editing.row) : fresh) : null}
         onClose={() => setEditing(null)}
         onSave={(fields) => write(editing!.id, fields, stored(editing!.row))}
-        extra={editing?.row && <Button onClick={() => void retire(editing.row!)}>{editing.row.retiredAt ? 'Use it again' : 'Retire it'}</Button>}
+        extra={
+          editing?.row && (
+            <Button onClick={() => void retire(editing.row!)}>
+              {editing.row.retiredAt ? 'Use it again' : 'Retire it'}
+            </Button>
+          )
+        }
       >
         {children}
       </ResourceEditor>

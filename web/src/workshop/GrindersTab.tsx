@@ -19,18 +19,21 @@ export function GrindersTab() {
       fresh={{ min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 }}
       fieldsOf={(row) => row}
       write={async (id, fields, { learnedSlope: _learned, ...stored }) => {
-        const done = await put({ id, grinderDto: { ...(stored as Partial<GrinderDto>), ...fields, retiredAt: stored.retiredAt } });
+        const done = await put({
+          id,
+          grinderDto: { ...(stored as Partial<GrinderDto>), ...fields, retiredAt: stored.retiredAt },
+        });
         return 'error' in done ? done.error : undefined;
       }}
       describe={({ min, max, step, finer, dosing, purgeGrams, learnedSlope }) => (
         <>
-          {plainNumber(min)}–{plainNumber(max)}, {step === 0 ? 'stepless' : `step ${plainNumber(step)}`}, {finer} is finer, {dosing},
-          purge {plainNumber(purgeGrams)} g
+          {plainNumber(min)}–{plainNumber(max)}, {step === 0 ? 'stepless' : `step ${plainNumber(step)}`}, {finer} is
+          finer, {dosing}, purge {plainNumber(purgeGrams)} g
           {learnedSlope && (
             <span className="quiet">
               {' '}
-              · learned: one unit finer adds {plainNumber(100 * learnedSlope.mean, 1)} % time (±{plainNumber(100 * learnedSlope.sd, 1)}, from{' '}
-              {learnedSlope.shots} shots)
+              · learned: one unit finer adds {plainNumber(100 * learnedSlope.mean, 1)} % time (±
+              {plainNumber(100 * learnedSlope.sd, 1)}, from {learnedSlope.shots} shots)
             </span>
           )}
         </>
@@ -54,7 +57,11 @@ export function GrindersTab() {
               ]}
             />
           </Form.Item>
-          <Form.Item name="dosing" label="Dosing" extra="Adjust finer only with the burrs turning. Unplug before reaching in.">
+          <Form.Item
+            name="dosing"
+            label="Dosing"
+            extra="Adjust finer only with the burrs turning. Unplug before reaching in."
+          >
             <Segmented
               block
               options={[

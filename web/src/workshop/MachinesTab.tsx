@@ -23,7 +23,11 @@ export function MachinesTab() {
       items={data?.items}
       error={error}
       fresh={{ canSet: true, temperatureC: USUAL }}
-      fieldsOf={({ name, temperatureC }) => ({ name, canSet: temperatureC != null, temperatureC: temperatureC ?? USUAL })}
+      fieldsOf={({ name, temperatureC }) => ({
+        name,
+        canSet: temperatureC != null,
+        temperatureC: temperatureC ?? USUAL,
+      })}
       write={async (id, { name, canSet, temperatureC }, { revision, retiredAt }) => {
         const machineDto: MachineDto = { revision, retiredAt, name, temperatureC: canSet ? temperatureC : null };
         const done = await put({ id, machineDto });

@@ -7,8 +7,8 @@ export function MethodsTab() {
   return (
     <>
       <p className="quiet">
-        Schools disagree: where the window lies, whether time is a target or an outcome, whether light roasts want finer or longer. Choose
-        one for a station; Olvet follows its order.
+        Schools disagree: where the window lies, whether time is a target or an outcome, whether light roasts want finer
+        or longer. Choose one for a station; Olvet follows its order.
       </p>
       <ul className={styles.methods}>
         {METHODS.map((method) => (
@@ -37,7 +37,10 @@ function facts(method: Method): [string, string][] {
   const high = Math.max(...Object.values(temperatureC));
   return [
     ['start', `${plainNumber(start.doseGrams)} → ${plainNumber(start.doseGrams * start.ratio, 0)} g`],
-    ['time', `${windowSeconds.min}–${windowSeconds.max} s ${TIMER_WORDS[timer]}${timeIs === 'outcome' ? ', an outcome' : ''}`],
+    [
+      'time',
+      `${windowSeconds.min}–${windowSeconds.max} s ${TIMER_WORDS[timer]}${timeIs === 'outcome' ? ', an outcome' : ''}`,
+    ],
     ['temperature', low === high ? `${low} °C` : `${low}–${high} °C by roast`],
     ['holds still', locks.join(', ') || 'nothing'],
     ['for balance', balanceOrder.join(', then ')],

@@ -12,7 +12,9 @@ export function ShopTab() {
   if (error) return <ProblemAlert error={error} />;
   if (!shop) return <Skeleton active />;
   const save = async (fields: ShopDto): Promise<void> => {
-    const done = await put({ shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision } });
+    const done = await put({
+      shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision },
+    });
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
     else void message.success('Saved.');
   };
@@ -23,7 +25,12 @@ export function ShopTab() {
         <Form.Item name="name" label="Name of the house" rules={[{ required: true, message: 'Give it a name' }]}>
           <Input maxLength={80} />
         </Form.Item>
-        <Form.Item name="currency" label="Currency" extra="Three letters, like EUR" rules={[{ len: 3, message: 'Three letters, like EUR' }]}>
+        <Form.Item
+          name="currency"
+          label="Currency"
+          extra="Three letters, like EUR"
+          rules={[{ len: 3, message: 'Three letters, like EUR' }]}
+        >
           <Input maxLength={3} />
         </Form.Item>
         <Form.Item name="temperatureUnit" label="Temperature shown in">

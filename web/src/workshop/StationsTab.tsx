@@ -15,7 +15,10 @@ import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField } from './fields';
 
-type Fields = Pick<StationDto, 'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind'>;
+type Fields = Pick<
+  StationDto,
+  'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind'
+>;
 
 const ALL = { pageSize: 200 };
 
@@ -29,7 +32,8 @@ export function StationsTab() {
   const method = METHODS[1]!;
   const options = (items: { id: string; name: string; retiredAt?: string | null }[]) =>
     items.filter(({ retiredAt }) => !retiredAt).map(({ id, name }) => ({ value: id, label: name }));
-  const nameOf = (items: { id: string; name: string }[], id: string): string => items.find((item) => item.id === id)?.name ?? '';
+  const nameOf = (items: { id: string; name: string }[], id: string): string =>
+    items.find((item) => item.id === id)?.name ?? '';
   const pick = (name: string, label: string, items: { id: string; name: string; retiredAt?: string | null }[]) => (
     <Form.Item name={name} label={label} rules={[{ required: true, message: 'Choose one' }]}>
       <Select options={options(items)} />
@@ -43,22 +47,39 @@ export function StationsTab() {
       error={error}
       fresh={{
         methodId: method.id as StationDto['methodId'],
-        target: { doseGrams: 18, yieldGrams: 36, timeSeconds: method.windowSeconds, timer: method.timer, balance: 0, body: 0 },
+        target: {
+          doseGrams: 18,
+          yieldGrams: 36,
+          timeSeconds: method.windowSeconds,
+          timer: method.timer,
+          balance: 0,
+          body: 0,
+        },
       }}
       fieldsOf={(row) => row}
       write={async (id, fields, stored) => {
-        const target = { ...stored.target, ...fields.target, balance: stored.target?.balance ?? 0, body: stored.target?.body ?? 0 };
+        const target = {
+          ...stored.target,
+          ...fields.target,
+          balance: stored.target?.balance ?? 0,
+          body: stored.target?.body ?? 0,
+        };
         const machine = machines.find((each) => each.id === fields.machineId);
         const temperatureC = machine?.temperatureC ? (fields.target.temperatureC ?? 93) : null;
-        const stationDto = { ...(stored as Partial<StationDto>), ...fields, target: { ...target, temperatureC } } as StationDto;
+        const stationDto = {
+          ...(stored as Partial<StationDto>),
+          ...fields,
+          target: { ...target, temperatureC },
+        } as StationDto;
         const done = await put({ id, stationDto: { ...stationDto, retiredAt: stored.retiredAt } });
         return 'error' in done ? done.error : undefined;
       }}
       describe={({ grinderId, machineId, coffeeId, basketId, methodId, target, grind }) => (
         <>
-          {nameOf(coffees, coffeeId)} · {nameOf(grinders, grinderId)} → {nameOf(machines, machineId)}, {nameOf(baskets, basketId)} ·{' '}
-          {findMethod(methodId)?.name}, {plainNumber(target.doseGrams)} → {plainNumber(target.yieldGrams)} g in {target.timeSeconds.min}–
-          {target.timeSeconds.max} s{grind != null && ` · grinder at ${plainNumber(grind)}`}
+          {nameOf(coffees, coffeeId)} · {nameOf(grinders, grinderId)} → {nameOf(machines, machineId)},{' '}
+          {nameOf(baskets, basketId)} · {findMethod(methodId)?.name}, {plainNumber(target.doseGrams)} →{' '}
+          {plainNumber(target.yieldGrams)} g in {target.timeSeconds.min}–{target.timeSeconds.max} s
+          {grind != null && ` · grinder at ${plainNumber(grind)}`}
         </>
       )}
     >

@@ -1,0 +1,55 @@
+/** Dependencies point one way: web → core, server → core, standins → core; nothing imports web or server. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
+    {
+      name: 'core-is-alone',
+      severity: 'error',
+      comment: 'The core computes; it knows no page, no server, no framework.',
+      from: { path: '^core/src' },
+      to: { path: '^(web|server|standins|tools)/|node_modules/(react|@nestjs|sequelize|antd|pg|express)' },
+    },
+    {
+      name: 'core-without-node',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: 'spec\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    { name: 'server-knows-no-page', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
+    {
+      name: 'page-knows-no-server',
+      severity: 'error',
+      comment: 'The page knows the server only through the generated client.',
+      from: { path: '^web/' },
+      to: { path: '^server/|node_modules/(@nestjs|sequelize|pg)/' },
+    },
+    {
+      name: 'core-by-its-index',
+      severity: 'error',
+      comment: 'What the index does not list is private.',
+      from: { path: '^(web|server)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'no-unlisted',
+      severity: 'error',
+      from: { path: '^(core|server|web)/', pathNot: 'spec[.]tsx?$' },
+      to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

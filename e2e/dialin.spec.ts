@@ -1,0 +1,151 @@
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import { Barista, inShorthand, shotCount, writeShot } from './barista';
+import { DEMO_URL } from './browser';
+
+interface Station {
+  id: string;
+  name: string;
+  grinderId: string;
+  machineId: string;
+  basketId: string;
+  coffeeId: string;
+  methodId: string;
+  target: object;
+}
+
+/** A fresh dial-in on the demo's left bar, so that the tests do not meet each other. */
+async function openRun(page: Page, request: APIRequestContext, grind = 15): Promise<string> {
+  const { items } = (await (await request.get(`${DEMO_URL}/api/stations`)).json()) as { items: Station[] };
+  const { id, grinderId, machineId, basketId, coffeeId, methodId, target } = items.find(
+    ({ name }) => name === 'Left bar',
+  )!;
+  const runId = v7();
+  const done = await request.put(`${DEMO_URL}/api/runs/${runId}`, {
+    data: {
+      stationId: id,
+      grinderId,
+      machineId,
+      basketId,
+      coffeeId,
+      methodId,
+      target,
+      startGrind: grind,
+      status: 'open',
+      startedAt: new Date().toISOString(),
+    },
+  });
+  expect(done.ok()).toBe(true);
+  await page.goto(`${DEMO_URL}/dial-in/${runId}`);
+  await expect(page.getByText(`Start at ${grind}.`)).toBeVisible();
+  return runId;
+}
+
+test('a whole dial-in by shorthand, kept as a card and still there after a reload', async ({ page, request }) => {
+  test.setTimeout(120_000);
+  await openRun(page, request);
+  const barista = new Barista(page, 'shorthand');
+  for (let shots = 0; shots < 10; shots += 1) {
+    if (await page.getByText('Dialled in.').isVisible()) break;
+    await writeShot(page, inShorthand(barista.pull(await barista.nextSettings())));
+    await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
+  }
+  await expect(page.getByText('Dialled in.')).toBeVisible();
+  const count = await shotCount(page);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Shot \d/ })).toHaveCount(count);
+  await page.getByRole('button', { name: /Keep as card/ }).click();
+  await page.getByLabel('Set by').fill('Oda');
+  await page.getByRole('button', { name: 'Keep the card' }).click();
+  await expect(page.getByText(/set by Oda/)).toBeVisible();
+  await page.getByRole('link', { name: 'Cards', exact: true }).click();
+  await expect(page.getByRole('link', { name: /Saltmarsh/ }).first()).toBeVisible();
+});
+
+test('the shorthand line points at what it does not understand and saves nothing', async ({ page, request }) => {
+  await openRun(page, request);
+  await page.getByLabel('Shot in one line').fill('18 > 36 in 29 splendid');
+  await expect(page.getByText('“splendid”: “splendid” is not a word I know here.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Save shot' })).toBeDisabled();
+  expect(await shotCount(page)).toBe(0);
+});
+
+test('a dial-in by keyboard only: timer, steppers, taste pad, next move', async ({ page, request }) => {
+  await openRun(page, request);
+  const { keyboard } = page;
+  await keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible();
+  await keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Stop/ })).toBeVisible();
+  await page.waitForTimeout(1300);
+  await keyboard.press('Space');
+  await expect(page.getByLabel(/^time/)).not.toHaveValue('');
+  await page.getByLabel(/^time/).focus();
+  await keyboard.press('ControlOrMeta+a');
+  await keyboard.type('21,5');
+  await keyboard.press('Tab');
+  await page.getByRole('button', { name: /^Save shot/ }).focus();
+  await keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Shot 1/ })).toBeVisible();
+  await expect(page.getByRole('cell', { name: '21.5' })).toBeVisible();
+  // The taste: two steps sour, one thin, set with Enter.
+  await page.getByRole('application', { name: /Taste of shot 1/ }).focus();
+  for (const key of ['ArrowLeft', 'ArrowLeft', 'ArrowLeft', 'ArrowDown', 'Enter']) await keyboard.press(key);
+  await expect(page.getByRole('cell', { name: 'sour, a bit thin' })).toBeVisible();
+  await expect(page.getByText(/^Finer, 15 → /)).toBeVisible();
+  // Edit the ghost column by arrows; expectation follows; then go back to the advice.
+  const ghost = page.getByRole('spinbutton', { name: 'Next grind' });
+  const advised = await ghost.getAttribute('aria-valuetext');
+  await ghost.focus();
+  await keyboard.press('ArrowDown');
+  await expect(ghost).not.toHaveAttribute('aria-valuetext', advised!);
+  await expect(page.getByText('Your own next shot.')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the advice' }).focus();
+  await keyboard.press('Enter');
+  await expect(ghost).toHaveAttribute('aria-valuetext', advised!);
+  await page.getByRole('region', { name: 'Run sheet' }).focus();
+  await keyboard.press('r');
+  await expect(page.getByRole('button', { name: /^Start/ })).toBeVisible();
+  await keyboard.press('Escape');
+  await keyboard.press('/');
+  await expect(page.getByLabel('Shot in one line')).toBeFocused();
+});
+
+test('a mistyped shot is corrected in plain sight, and the advice follows', async ({ page, request }) => {
+  await openRun(page, request);
+  await writeShot(page, '18 > 36 in 12 sour thin');
+  await expect(page.getByText(/^Finer, 15 → /)).toBeVisible();
+  await page.getByRole('button', { name: 'Shot 1' }).click();
+  await page.getByLabel('Time, s').fill('45');
+  await page.getByRole('button', { name: 'Save correction' }).click();
+  await expect(page.getByText(/^Coarser, 15 → /)).toBeVisible();
+  await page.getByRole('button', { name: /Shot 1.*corrected/ }).click();
+  await expect(page.getByText('18 > 36 in 12 at grind 15')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await page.getByRole('dialog', { name: 'Take this shot out?' }).getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('Start at 15.')).toBeVisible();
+});
+
+test('two tablets: the later correction is refused and nothing is lost', async ({ page, request, browser }) => {
+  const runId = await openRun(page, request);
+  await writeShot(page, '18 > 36 in 24');
+  const second = await browser.newPage();
+  await second.goto(`${DEMO_URL}/dial-in/${runId}`);
+  for (const tablet of [page, second]) await tablet.getByRole('button', { name: 'Shot 1' }).click();
+  await page.getByLabel('Time, s').fill('25');
+  await second.getByLabel('Time, s').fill('26');
+  await page.getByRole('button', { name: 'Save correction' }).click();
+  await expect(page.getByRole('cell', { name: '25', exact: true })).toBeVisible();
+  await second.getByRole('button', { name: 'Save correction' }).click();
+  await expect(second.getByText(/this was changed since/).first()).toBeVisible();
+  await expect(second.getByLabel('Time, s')).toHaveValue('26');
+  await second.close();
+});
+
+test('giving up closes the sheet without a card', async ({ page, request }) => {
+  await openRun(page, request);
+  await writeShot(page, '18 > 36 in 24');
+  await page.getByRole('button', { name: 'Give up' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Give up' }).click();
+  await expect(page.getByText('This dial-in was given up.')).toBeVisible();
+});

@@ -1,0 +1,107 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { DEMO_URL, EMPTY_URL } from './browser';
+import { openRunId } from './demo';
+
+async function expectAccessible(page: Page, where: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  // A fading panel is measured at its final contrast.
+  await page.waitForTimeout(400);
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const found = violations.map(
+    ({ id, nodes }) => `${where}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
+  );
+  expect(found).toEqual([]);
+}
+
+const PLACES = [
+  '/',
+  '/dial-in',
+  '/cards',
+  '/shelf',
+  '/workshop',
+  '/workshop?tab=grinders',
+  '/workshop?tab=methods',
+  '/workshop?tab=shop',
+  '/setup',
+  '/nowhere',
+];
+
+for (const theme of ['light', 'night'] as const) {
+  test(`axe finds nothing on any screen, ${theme}`, async ({ page, request }) => {
+    test.setTimeout(120_000);
+    await page.addInitScript(
+      (chosen) => localStorage.setItem('olvet.settings', JSON.stringify({ theme: chosen })),
+      theme,
+    );
+    for (const path of PLACES) {
+      await page.goto(DEMO_URL + path);
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      await expectAccessible(page, path);
+    }
+    await page.goto(`${DEMO_URL}/cards`);
+    await page
+      .getByRole('link', { name: /version/ })
+      .first()
+      .click();
+    await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
+    await expectAccessible(page, 'card');
+    await page.goto(`${DEMO_URL}/dial-in/${await openRunId(request)}`);
+    await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
+    await expectAccessible(page, 'run sheet');
+    await page.getByRole('button', { name: /^Shot 1/ }).click();
+    await expect(page.getByRole('button', { name: 'Save correction' })).toBeVisible();
+    await expectAccessible(page, 'correction');
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: /Pull again/ }).click();
+    await expectAccessible(page, 'pull');
+  });
+}
+
+test('empty places teach and offer the one action that fills them', async ({ page }) => {
+  await page.goto(`${EMPTY_URL}/nowhere-yet`);
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible();
+  await expectAccessible(page, 'not here');
+});
+
+test('at phone width nothing is cut off and the next move can be read and taken', async ({ page, request }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const path of [...PLACES, `/dial-in/${await openRunId(request)}`]) {
+    await page.goto(DEMO_URL + path);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const overflow = await page.evaluate(() => {
+      const room = document.querySelector('main')!;
+      return Math.max(document.documentElement.scrollWidth, room.scrollWidth) - window.innerWidth;
+    });
+    expect(overflow, path).toBeLessThanOrEqual(0);
+  }
+  await page.getByRole('button', { name: /Pull again/ }).click();
+  await page.getByLabel('More time').click();
+  await expect(page.getByLabel(/^time/)).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
+});
+
+test('shortcuts go to places and list themselves', async ({ page }) => {
+  await page.goto(DEMO_URL);
+  await page.keyboard.press('3');
+  await expect(page.getByRole('heading', { name: 'Cards' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page.getByText('Lantern Quay')).toBeVisible();
+});
+
+test('a new grinder with a bad step is refused at its field, then accepted', async ({ page }) => {
+  await page.goto(`${DEMO_URL}/workshop?tab=grinders`);
+  await page.getByRole('button', { name: 'Add a grinder' }).click();
+  await page.getByLabel('Name').fill('Bench grinder');
+  await page.getByLabel('Smallest step').fill('99');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('must not be larger than the whole scale').first()).toBeVisible();
+  await page.getByLabel('Smallest step').fill('1');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('0–40, step 1, lower is finer')).toBeVisible();
+});

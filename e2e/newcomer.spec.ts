@@ -1,0 +1,59 @@
+import { expect, test } from '@playwright/test';
+import { Barista, inShorthand, writeShot } from './barista';
+import { EMPTY_URL } from './browser';
+
+test('a newcomer on an empty shop gets the first advice in under two minutes, and dials in to a card', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const began = Date.now();
+  await page.goto(EMPTY_URL);
+  await expect(page.getByRole('heading', { name: 'Your bar starts here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Set up the first station' }).click();
+  await page.getByLabel('Its name').fill('Kelp Street');
+  await page.getByLabel('What you call it').fill('Little grinder');
+  await page.getByLabel('Where it stands now').fill('15');
+  await page.getByRole('button', { name: 'First advice' }).click();
+  await expect(page.getByText('Start at 15.')).toBeVisible();
+  // A script types faster than a person; what counts is that five answers were enough.
+  expect(Date.now() - began).toBeLessThan(60_000);
+
+  const barista = new Barista(page, 'newcomer');
+  for (let shots = 0; shots < 9; shots += 1) {
+    if (await page.getByText('Dialled in.').isVisible()) break;
+    await writeShot(page, inShorthand(barista.pull(await barista.nextSettings())));
+    await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
+  }
+  await expect(page.getByText('Dialled in.')).toBeVisible();
+  await page.getByRole('button', { name: /Keep as card/ }).click();
+  await page.getByLabel('Tastes like').fill('plum and cocoa');
+  await page.getByRole('button', { name: 'Keep the card' }).click();
+  await expect(page.getByRole('heading', { name: 'Kelp Street' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Tastes like plum and cocoa')).toBeVisible();
+  await page.getByRole('link', { name: 'its dial-in' }).click();
+  await expect(page.getByText('This dial-in is done; its recipe is on a card.')).toBeVisible();
+  await page.getByRole('link', { name: 'Workshop' }).click();
+  await page.getByRole('tab', { name: 'Grinders' }).click();
+  await expect(page.getByText(/learned: one unit finer adds/)).toBeVisible();
+});
+
+test('setting up says what is wrong with a scale, and keeps what was typed', async ({ page }) => {
+  await page.goto(`${EMPTY_URL}/setup`);
+  const asNew = async (label: string): Promise<void> => {
+    const select = page.getByLabel(label, { exact: true });
+    if (!(await select.isVisible())) return;
+    await select.click();
+    await page.getByTitle('a new one').last().click();
+  };
+  await asNew('Grinder');
+  await asNew('Coffee');
+  await page.getByLabel('Its name').fill('Second coffee');
+  await page.getByLabel('What you call it').fill('Wrong way round');
+  await page.getByLabel('Scale from').fill('40');
+  await page.getByLabel('to', { exact: true }).fill('10');
+  await page.getByLabel('Station', { exact: true }).fill('Wrong station');
+  await page.getByRole('button', { name: 'First advice' }).click();
+  await expect(page.getByText('must be above min').first()).toBeVisible();
+  await expect(page.getByLabel('What you call it')).toHaveValue('Wrong way round');
+});

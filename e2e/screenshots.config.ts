@@ -1,0 +1,11 @@
+import { defineConfig } from '@playwright/test';
+import { browserOptions } from './browser';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: 'screenshots.shots.ts',
+  outputDir: '../.olvet/test-results',
+  workers: 1,
+  timeout: 60_000,
+  use: browserOptions,
+});

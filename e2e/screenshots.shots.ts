@@ -1,0 +1,40 @@
+import { test, type Page } from '@playwright/test';
+import { DEMO_URL } from './browser';
+import { openRunId } from './demo';
+
+const FOLDER = 'docs/screenshots';
+
+async function picture(page: Page, name: string): Promise<void> {
+  await page.waitForLoadState('networkidle');
+  await page.waitForTimeout(600);
+  await page.screenshot({ path: `${FOLDER}/${name}.png` });
+}
+
+test('every main view', async ({ page, request }) => {
+  const runId = await openRunId(request);
+  const cards = (await (await request.get(`${DEMO_URL}/api/cards`)).json()) as { items: { id: string }[] };
+  const views: [string, string][] = [
+    ['bar', '/'],
+    ['dial-in', `/dial-in/${runId}`],
+    ['dial-ins', '/dial-in'],
+    ['cards', '/cards'],
+    ['card', `/cards/${cards.items[0]!.id}`],
+    ['shelf', '/shelf'],
+    ['workshop', '/workshop?tab=grinders'],
+    ['methods', '/workshop?tab=methods'],
+    ['setup', '/setup'],
+  ];
+  for (const [name, path] of views) {
+    await page.goto(DEMO_URL + path);
+    await picture(page, name);
+  }
+  await page.goto(`${DEMO_URL}/dial-in/${runId}`);
+  await page.getByRole('button', { name: /Pull again/ }).click();
+  await picture(page, 'pull');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${DEMO_URL}/dial-in/${runId}`);
+  await picture(page, 'dial-in-phone');
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('button', { name: 'Night' }).click();
+  await picture(page, 'dial-in-night');
+});

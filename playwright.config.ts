@@ -1,0 +1,13 @@
+import { defineConfig } from '@playwright/test';
+import { browserOptions } from './e2e/browser';
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  outputDir: '.olvet/test-results',
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  forbidOnly: true,
+  use: { ...browserOptions, trace: 'retain-on-failure' },
+});

@@ -1,0 +1,39 @@
+import { makeHistory } from './history';
+
+const NOW = new Date('2026-05-04T09:30:00');
+
+describe('Lantern Quay', () => {
+  const rows = makeHistory(NOW);
+
+  it('is the same to the last digit for the same day', () => {
+    expect(makeHistory(NOW)).toEqual(rows);
+  });
+
+  it('has three stations, eight weeks, some six hundred shots and one dial-in under way', () => {
+    expect(rows.stations).toHaveLength(3);
+    expect(rows.shots.length).toBeGreaterThan(550);
+    expect(rows.shots.length).toBeLessThan(700);
+    const days = rows.shots.map(({ pulledAt }) => (pulledAt as Date).getTime());
+    expect((Math.max(...days) - Math.min(...days)) / 86_400_000).toBeGreaterThan(55);
+    expect(Math.max(...days)).toBeLessThanOrEqual(NOW.getTime());
+    expect(rows.runs.filter(({ status }) => status === 'open')).toHaveLength(1);
+  });
+
+  it('ends with one station drifting and one at peace', () => {
+    const times = (name: string): number[] => {
+      const station = rows.stations.find((s) => s.name === name)!;
+      const own = rows.shots.filter((shot) => shot.stationId === station.id);
+      return own.slice(-3).map((shot) => shot.timeSeconds as number);
+    };
+    const mean = (values: number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
+    expect(mean(times('Right bar'))).toBeLessThan(27);
+    expect(mean(times('Small bar, decaf'))).toBeGreaterThan(24.5);
+    expect(mean(times('Small bar, decaf'))).toBeLessThan(32.5);
+  });
+
+  it('works just after midnight too', () => {
+    const early = makeHistory(new Date('2026-05-04T00:10:00'));
+    const last = Math.max(...early.shots.map(({ pulledAt }) => (pulledAt as Date).getTime()));
+    expect(last).toBeLessThanOrEqual(new Date('2026-05-04T00:10:00').getTime());
+  });
+});

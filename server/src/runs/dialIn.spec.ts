@@ -1,0 +1,181 @@
+import { Shop } from '../shop/shop.entity';
+import { ShopService } from '../shop/shop.service';
+import { v7 } from 'uuid';
+import { furnish, openTestHouse, shotBody, type TestHouse } from '../testing/testHouse';
+
+let house: TestHouse;
+beforeAll(async () => {
+  house = await openTestHouse();
+});
+afterAll(() => house.close());
+
+const put = (path: string, body: object) => house.api.put(`/api/${path}`).send(body);
+const recipe = {
+  grind: 11.5,
+  doseGrams: 18,
+  yieldGrams: 37,
+  temperatureC: 93,
+  timeSeconds: { min: 27, max: 33 },
+  timer: 'pump-on',
+  grinderName: 'Lefty',
+  machineName: 'Twin',
+  basketName: '18 g',
+};
+const keepBody = (cardId = v7()) => ({ cardId, versionId: v7(), name: 'Saltmarsh', purpose: 'black', recipe });
+
+describe('shots', () => {
+  it('are saved with their taste, all or nothing', async () => {
+    const ids = await furnish(house, ' taste');
+    const id = v7();
+    const tasting = { id: v7(), balance: -1.5, body: -1 };
+    await put(`shots/${id}`, shotBody(ids, { tasting: { ...tasting, balance: -9 } })).expect(400);
+    await house.api.get(`/api/shots/${id}`).expect(404);
+    await put(`shots/${id}`, shotBody(ids, { tasting })).expect(200);
+    await put(`shots/${id}`, shotBody(ids, { tasting })).expect(200);
+    await put(`tastings/${v7()}`, { shotId: id, person: 'Ines', balance: -1, overall: 6 }).expect(200);
+    const { body } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
+    expect(body.shots).toHaveLength(1);
+    expect(body.shots[0].tastings.map((t: { balance: number }) => t.balance)).toEqual([-1.5, -1]);
+  });
+
+  it('are corrected by a visible edit, and only by who saw the last state', async () => {
+    const ids = await furnish(house, ' edit');
+    const id = v7();
+    await put(`shots/${id}`, shotBody(ids)).expect(200);
+    await put(`shots/${id}`, shotBody(ids, { timeSeconds: 31.5, revision: 1 })).expect(200);
+    await put(`shots/${id}`, shotBody(ids, { timeSeconds: 28, revision: 1 })).expect(409);
+    const { body: history } = await house.api.get(`/api/shots/${id}/history`).expect(200);
+    expect(history).toHaveLength(1);
+    expect(history[0]).toMatchObject({ revision: 1, before: { timeSeconds: 21.5 } });
+    const { body: shot } = await house.api.get(`/api/shots/${id}`).expect(200);
+    expect(shot).toMatchObject({ timeSeconds: 31.5, revision: 2 });
+  });
+
+  it('that were entered by mistake leave the sheet and keep their record', async () => {
+    const ids = await furnish(house, ' mistake');
+    const id = v7();
+    await put(`shots/${id}`, shotBody(ids)).expect(200);
+    await put(`shots/${id}`, shotBody(ids, { revision: 1, discardedAt: '2026-03-01T06:50:00Z' })).expect(200);
+    const { body } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
+    expect(body.shots).toEqual([]);
+    await house.api.get(`/api/shots/${id}`).expect(200);
+  });
+
+  it('belong to the station of their run', async () => {
+    const ids = await furnish(house, ' one');
+    const other = await furnish(house, ' other');
+    const answer = await put(`shots/${v7()}`, shotBody({ ...ids, stationId: other.stationId })).expect(422);
+    expect(answer.body.errors[0].path).toBe('stationId');
+  });
+});
+
+describe('keeping a card', () => {
+  it('closes the run, sets the station, teaches the grinder, and does it once', async () => {
+    const ids = await furnish(house, ' keep');
+    for (const [grind, timeSeconds] of [
+      [14, 21],
+      [12, 26.5],
+      [11.5, 29],
+    ]) {
+      await put(`shots/${v7()}`, shotBody(ids, { grind, planned: { grind }, timeSeconds, seen: [] })).expect(200);
+    }
+    const body = keepBody();
+    const kept = await put(`runs/${ids.runId}/card`, body).expect(200);
+    await put(`runs/${ids.runId}/card`, body).expect(200);
+    expect(kept.body).toMatchObject({
+      name: 'Saltmarsh',
+      coffeeName: 'Saltmarsh keep',
+      latest: { version: 1, recipe },
+    });
+    expect(kept.body.versions).toHaveLength(1);
+    const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
+    expect(sheet.run.status).toBe('kept');
+    expect(sheet.station).toMatchObject({ grind: 11.5, target: { yieldGrams: 37 } });
+    // Three shots, 21 → 29 s over 2.5 units: about 0.13 in log time for one unit.
+    expect(sheet.grinder.learnedSlope.shots).toBe(3);
+    expect(sheet.grinder.learnedSlope.mean).toBeGreaterThan(0.07);
+    expect(sheet.grinder.learnedSlope.mean).toBeLessThan(0.18);
+    await put(`runs/${ids.runId}/card`, keepBody(body.cardId)).expect(409);
+    await put(`shots/${v7()}`, shotBody(ids)).expect(409);
+  });
+
+  it('adds a version to a card of the same coffee and refuses one of another', async () => {
+    const ids = await furnish(house, ' versions');
+    const body = keepBody();
+    await put(`runs/${ids.runId}/card`, body).expect(200);
+    const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`);
+    const { stationId, grinderId, machineId, basketId, coffeeId, methodId, target } = sheet.run;
+    const again = v7();
+    const run = { stationId, grinderId, machineId, basketId, coffeeId, methodId, target, status: 'open' };
+    await put(`runs/${again}`, { ...run, startedAt: '2026-03-02T06:41:00Z' }).expect(200);
+    const second = { ...keepBody(body.cardId), recipe: { ...recipe, grind: 11 } };
+    const { body: card } = await put(`runs/${again}/card`, second).expect(200);
+    expect(card.versions.map((v: { version: number }) => v.version)).toEqual([2, 1]);
+    expect(card.latest.recipe.grind).toBe(11);
+    const stranger = await furnish(house, ' stranger');
+    const refused = await put(`runs/${stranger.runId}/card`, keepBody(body.cardId)).expect(422);
+    expect(refused.body.errors[0].path).toBe('cardId');
+  });
+});
+
+describe('the board', () => {
+  it('says how each station stands and what was used today', async () => {
+    const ids = await furnish(house, ' board');
+    const now = Date.now();
+    await put(`runs/${ids.runId}`, { ...(await runDto(ids.runId)), status: 'given-up' }).expect(200);
+    for (const [minutesAgo, timeSeconds] of [
+      [3, 24],
+      [2, 25],
+      [1, 24.5],
+    ] as const) {
+      const pulledAt = new Date(now - minutesAgo * 1000).toISOString();
+      await put(`shots/${v7()}`, shotBody(ids, { runId: null, pulledAt, timeSeconds })).expect(200);
+    }
+    const { body } = await house.api.get('/api/board').expect(200);
+    const own = body.stations.find((s: { station: { id: string } }) => s.station.id === ids.stationId);
+    expect(own).toMatchObject({ state: 'drifting-fast', openRunId: null, coffeeName: 'Saltmarsh board' });
+    expect(own.shots.map((s: { timeSeconds: number }) => s.timeSeconds)).toEqual([24, 25, 24.5]);
+    expect(body.shotsToday).toBeGreaterThanOrEqual(3);
+    expect(body.gramsToday).toBeGreaterThanOrEqual(54);
+  });
+
+  async function runDto(id: string): Promise<object> {
+    const { body } = await house.api.get(`/api/runs/${id}`);
+    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, ...dto } = body;
+    return dto;
+  }
+});
+
+describe('another shop', () => {
+  it('sees nothing of this one, even with the same ids', async () => {
+    const ids = await furnish(house, ' mine');
+    const other = await Shop.create({ id: v7(), name: 'Elsewhere' });
+    const guarded = jest.spyOn(house.app.get(ShopService), 'currentId').mockResolvedValue(other.id);
+    try {
+      await house.api.get(`/api/coffees/${ids.coffeeId}`).expect(404);
+      await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(404);
+      const { body } = await house.api.get('/api/board').expect(200);
+      expect(body.stations).toEqual([]);
+      const foreign = await put(`shots/${v7()}`, shotBody(ids)).expect(422);
+      expect(foreign.body.errors[0].message).toContain('in this shop');
+      await put(`coffees/${ids.coffeeId}`, { name: 'Same id', roast: 'dark' }).expect(200);
+    } finally {
+      guarded.mockRestore();
+    }
+    const { body: mine } = await house.api.get(`/api/coffees/${ids.coffeeId}`).expect(200);
+    expect(mine.name).toBe('Saltmarsh mine');
+  });
+});
+
+describe('advice over HTTP', () => {
+  it('answers the contract and refuses bad requests by field', async () => {
+    const { everydayRequest } = await import('../../../core/src/advice/advice.fixture');
+    const { body } = await house.api.post('/api/advice').send(everydayRequest()).expect(200);
+    expect(body).toMatchObject({ schema: 'olvet.advice/1', action: 'start', id: 'test' });
+    const bad = await house.api
+      .post('/api/advice')
+      .send({ ...everydayRequest(), method: 'none' })
+      .expect(422);
+    expect(bad.body.errors[0].path).toBe('method');
+  });
+});

@@ -1,0 +1,129 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { randomUUID } from 'node:crypto';
+import { Client } from 'pg';
+import { Sequelize } from 'sequelize-typescript';
+import request from 'supertest';
+import type TestAgent from 'supertest/lib/agent';
+import { v7 } from 'uuid';
+import { createApp } from '../app';
+import { migrate } from '../database/migrate';
+
+/** A whole server on a database of its own, for one spec. */
+export interface TestHouse {
+  app: NestExpressApplication;
+  sequelize: Sequelize;
+  api: TestAgent;
+  close(): Promise<void>;
+}
+
+export async function openTestHouse(): Promise<TestHouse> {
+  const address = process.env.TEST_DATABASE_URL;
+  if (!address) throw new TypeError('TEST_DATABASE_URL is not set: run the tests with `npm test -- unit`');
+  const name = `jest_${randomUUID().replaceAll('-', '')}`;
+  await administer(address, `CREATE DATABASE ${name}`);
+  const url = new URL(address);
+  url.pathname = `/${name}`;
+  const app = await createApp({
+    databaseUrl: url.href,
+    host: '127.0.0.1',
+    port: 0,
+    webFolder: null,
+    demo: false,
+    logLevel: 'silent',
+  });
+  const sequelize = app.get(Sequelize);
+  await migrate(sequelize);
+  await app.init();
+  return {
+    app,
+    sequelize,
+    api: request.agent(app.getHttpServer()),
+    async close() {
+      await app.close();
+      await administer(address, `DROP DATABASE ${name} WITH (FORCE)`);
+    },
+  };
+}
+
+async function administer(address: string, sql: string): Promise<void> {
+  const client = new Client({ connectionString: address });
+  await client.connect();
+  try {
+    await client.query(sql);
+  } finally {
+    await client.end();
+  }
+}
+
+export const GRINDER = {
+  name: 'Lefty',
+  min: 0,
+  max: 40,
+  step: 0.5,
+  finer: 'lower',
+  dosing: 'timed',
+  purgeGrams: 12,
+};
+
+export const TARGET = {
+  doseGrams: 18,
+  yieldGrams: 36,
+  temperatureC: 93,
+  timeSeconds: { min: 27, max: 33 },
+  timer: 'pump-on',
+  balance: 0,
+  body: 0,
+};
+
+/** Ids of a station with an open dial-in, made through the API as the page does it. */
+export interface Furnished {
+  grinderId: string;
+  machineId: string;
+  basketId: string;
+  coffeeId: string;
+  stationId: string;
+  runId: string;
+}
+
+export function newIds(): Furnished {
+  return { grinderId: v7(), machineId: v7(), basketId: v7(), coffeeId: v7(), stationId: v7(), runId: v7() };
+}
+
+/** A whole set-up request. `tag` keeps names apart. */
+export function setupBody(ids: Furnished, tag = '') {
+  const { grinderId, machineId, basketId, coffeeId, stationId, runId } = ids;
+  const gear = { grinderId, machineId, basketId, coffeeId, methodId: 'balance-walk', target: TARGET };
+  return {
+    grinder: { ...GRINDER, name: `Lefty${tag}` },
+    machine: { name: `Twin${tag}`, temperatureC: { min: 88, max: 97, step: 0.5 } },
+    basket: { name: `18 g${tag}`, nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+    coffee: { name: `Saltmarsh${tag}`, roast: 'medium' },
+    station: { ...gear, name: `Left bar${tag}`, grind: 14 },
+    run: { ...gear, stationId, status: 'open', startGrind: 14, startedAt: '2026-03-01T06:41:00.000Z' },
+    runId,
+  };
+}
+
+export async function furnish(house: TestHouse, tag = ''): Promise<Furnished> {
+  const ids = newIds();
+  await house.api.put(`/api/setup/${ids.stationId}`).send(setupBody(ids, tag)).expect(200);
+  return ids;
+}
+
+export function shotBody(ids: Furnished, change: object = {}) {
+  return {
+    runId: ids.runId,
+    stationId: ids.stationId,
+    pulledAt: '2026-03-01T06:43:00.000Z',
+    grind: 14,
+    doseGrams: 18.1,
+    yieldGrams: 36.8,
+    temperatureC: 93,
+    planned: { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 },
+    timeSeconds: 21.5,
+    timer: 'pump-on',
+    seen: [{ sign: 'spurts', clock: 2 }],
+    purged: true,
+    ...change,
+  };
+}
