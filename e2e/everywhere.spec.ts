@@ -85,11 +85,13 @@ test('at phone width nothing is cut off and the next move can be read and taken'
 
 test('shortcuts go to places and list themselves', async ({ page }) => {
   await page.goto(DEMO_URL);
+  await expect(page.getByText('Lantern Quay')).toBeVisible();
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Cards' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeHidden();
   await page.keyboard.press('1');
   await expect(page.getByText('Lantern Quay')).toBeVisible();
 });

@@ -41,7 +41,7 @@ test('a newcomer on an empty shop gets the first advice in under two minutes, an
 test('setting up says what is wrong with a scale, and keeps what was typed', async ({ page }) => {
   await page.goto(`${EMPTY_URL}/setup`);
   const asNew = async (label: string): Promise<void> => {
-    const select = page.getByLabel(label, { exact: true });
+    const select = page.getByRole('combobox', { name: label, exact: true });
     if (!(await select.isVisible())) return;
     await select.click();
     await page.getByTitle('a new one').last().click();
@@ -52,7 +52,7 @@ test('setting up says what is wrong with a scale, and keeps what was typed', asy
   await page.getByLabel('What you call it').fill('Wrong way round');
   await page.getByLabel('Scale from').fill('40');
   await page.getByLabel('to', { exact: true }).fill('10');
-  await page.getByLabel('Station', { exact: true }).fill('Wrong station');
+  await page.getByRole('textbox', { name: 'Station' }).fill('Wrong station');
   await page.getByRole('button', { name: 'First advice' }).click();
   await expect(page.getByText('must be above min').first()).toBeVisible();
   await expect(page.getByLabel('What you call it')).toHaveValue('Wrong way round');

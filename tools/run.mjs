@@ -4,9 +4,10 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import process from 'node:process';
-import { fileURLToPath, pathToFileURL } from 'node:url';
+import { fileURLToPath } from 'node:url';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [name, ...args] = process.argv.slice(2);
@@ -25,10 +26,9 @@ if (major < 20 || (major === 20 && minor < 19)) {
 
 process.chdir(root);
 installPackages();
-const [esm, cjs] = await Promise.all([import('tsx/esm/api'), import('tsx/cjs/api')]);
-esm.register();
-cjs.register();
-const command = await import(pathToFileURL(file).href);
+const { register } = await import('tsx/cjs/api');
+register();
+const command = createRequire(import.meta.url)(file);
 await command.run(args);
 
 /** Installs what package-lock.json asks for, unless that very lock was installed before. */

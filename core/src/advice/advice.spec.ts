@@ -50,6 +50,11 @@ describe('the next shot', () => {
     expect(moveLine(advice, 'higher').lead).toMatch(/^Finer/);
   });
 
+  it('believes a slow shot that tasted sour: coarser, not finer', () => {
+    const advice = ask({ shots: [everydayShot({ timeSeconds: 45, taste: { balance: -1.5, body: -1.5 } })] });
+    expect(advice.settings.grind).toBeGreaterThan(14);
+  });
+
   it('uses a slope the grinder has taught before', () => {
     const grindAfter = (mean: number) =>
       ask({

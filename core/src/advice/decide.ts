@@ -170,7 +170,7 @@ function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
   const miss = ({ outlook }: Choice): number =>
     Math.max(0, Math.log(min / outlook.medianTimeSeconds), Math.log(outlook.medianTimeSeconds / max));
   const landing = choices.filter((choice) => miss(choice) === 0);
-  return landing.length > 0 ? landing : [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 3);
+  return landing.length > 0 ? landing : [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 1);
 }
 
 /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
@@ -211,7 +211,7 @@ function rank(
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
 }
 
-/** Two alternatives that are really different: the best of each other lever, then the best other size. */
+/** Alternatives that are really different: the best of other levers, then one other size of the same move. */
 function pickOthers(chosen: Choice, ranked: Choice[]): Choice[] {
   const rest = ranked.filter((choice) => choice !== chosen);
   const byLever = new Map<string, Choice>();
@@ -221,5 +221,5 @@ function pickOthers(chosen: Choice, ranked: Choice[]): Choice[] {
   }
   const different = [...byLever.values()].filter((choice) => choice.move.lever !== chosen.move.lever);
   const sameLever = rest.filter((choice) => choice.move.lever === chosen.move.lever);
-  return [...different, ...sameLever].slice(0, 3);
+  return [...different.slice(0, 2), ...sameLever.slice(0, 1)];
 }

@@ -40,6 +40,8 @@ export const TASTE_SD = 0.47;
 const OVERALL_SD = 0.9;
 const SWEET_SD = 1;
 const MAX_ITERATIONS = 25;
+/** Degrees of freedom at which a Student-t is a normal. */
+const NO_TAIL = 1e8;
 
 /** Spread of a measured time around its prediction, s. */
 export function timeSd(puckSeconds: number): number {
@@ -55,7 +57,25 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
   const frame = frameOf(problem);
   const prior = priorFor(problem);
   const readings = pours.map((pour) => readPour(problem, frame, pour)).filter((r) => r.values.length > 0);
-  let theta = Float64Array.from(prior.mean);
+  // First as if there were no outliers: from the prior's mean a far but true measurement looks like one, and the tails
+  // would let the search settle on disbelieving it. Then with tails, from there.
+  const plain = readings.map((reading) => ({ ...reading, tails: reading.tails.map(() => NO_TAIL) }));
+  const rough = descend(Float64Array.from(prior.mean), prior, plain);
+  const { theta, precision, converged, iterations } = descend(rough.theta, prior, readings);
+  const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(PARAMETERS));
+  const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
+  return { mean: theta, covariance, frame, converged, iterations };
+}
+
+interface Descent {
+  theta: Float64Array;
+  precision: Matrix;
+  converged: boolean;
+  iterations: number;
+}
+
+function descend(from: Float64Array, prior: Prior, readings: Reading[]): Descent {
+  let theta = from;
   let loss = lossAt(theta, prior, readings);
   let system = linearise(theta, prior, readings);
   let damping = 1e-3;
@@ -80,9 +100,7 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
       if (damping > 1e9) converged = true;
     }
   }
-  const inverse = new CholeskyDecomposition(system.precision).solve(Matrix.eye(PARAMETERS));
-  const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
-  return { mean: theta, covariance, frame, converged, iterations };
+  return { theta, precision: system.precision, converged, iterations };
 }
 
 function lossAt(theta: Float64Array, prior: Prior, readings: Reading[]): number {

@@ -62,8 +62,8 @@ export function grainMicrons(grinder: PuckWorld['grinder'], grind: number): numb
  * Brews one puck by explicit Euler steps of 0.1 s.
  *
  * Flow: water first fills the headspace and soaks the bed, then Darcy's law q = p / R with
- * R ∝ dose^1.4 · size^−2.4 (Kozeny–Carman with fines moving the exponent off 2) · crowding in a full basket, falling
- * by up to 40 % as the coffee dissolves. The pump limits the flow.
+ * R ∝ dose^a · size^−b (Kozeny–Carman with fines moving b off 2) · crowding in a full basket, falling by the bed's
+ * relaxation as the coffee dissolves. The pump limits the flow.
  * Extraction: two pools — broken surfaces and fines dissolve fast, the core slowly with rate ∝ size^−1.3 — both
  * slowed as the pore liquid nears saturation, both about 9 % faster per °C (an effective figure: Arrhenius plus what heat does to taste). The pore liquid is a
  * stirred tank washed out by the flow, which is why more water extracts more.
@@ -91,7 +91,7 @@ export function brewPuck(world: PuckWorld, settings: BrewSettings, condition: Pu
   while (cupGrams < settings.yieldGrams && seconds < MAX_SECONDS) {
     const soaking = seconds < machine.preBrewSeconds;
     const gone = 1 - (surface + core) / soluble;
-    const resistance = bed.resistance * (1 - 0.4 * Math.min(1, gone / 0.8));
+    const resistance = bed.resistance * (1 - world.bed.relaxation * Math.min(1, gone / 0.8));
     // Until the bed is wet through, water meets only part of it.
     const resisting = toFillMl > 0 ? 0.35 * resistance : resistance;
     const limit = soaking ? machine.preBrewMlPerSecond : machine.pumpMaxMlPerSecond;
@@ -150,8 +150,8 @@ function describeBed(
     RESISTANCE *
     coffee.resistance *
     condition.resistanceFactor *
-    (settings.doseGrams / 18) ** 1.4 *
-    (microns / REFERENCE_MICRONS) ** -2.4 *
+    (settings.doseGrams / 18) ** world.bed.doseExponent *
+    (microns / REFERENCE_MICRONS) ** -world.bed.sizeExponent *
     (1 + 1.5 * (grinder.finesShare - 0.14)) *
     crowding *
     (1 - 0.75 * condition.channelShare);

@@ -39,6 +39,15 @@ export interface PuckWorld {
     preBrewMlPerSecond: number;
   };
   basket: { nominalGrams: number };
+  /** How the bed itself behaves; differs between worlds so that no fixed law fits all. */
+  bed: {
+    /** Resistance ∝ size^−sizeExponent; 2 is Kozeny–Carman, fines raise it. */
+    sizeExponent: number;
+    /** Resistance ∝ dose^doseExponent. */
+    doseExponent: number;
+    /** Share of the resistance lost by the time the coffee has given what it gives. */
+    relaxation: number;
+  };
 }
 
 /** A plain world: one everyday grinder, pump machine and medium roast, about 28 s for 18 → 36 g at grind 12. */
@@ -60,4 +69,5 @@ export const PLAIN_WORLD: PuckWorld = {
     preBrewMlPerSecond: 1.6,
   },
   basket: { nominalGrams: 18 },
+  bed: { sizeExponent: 2.4, doseExponent: 1.4, relaxation: 0.4 },
 };

@@ -169,12 +169,21 @@ describe('another shop', () => {
 
 describe('advice over HTTP', () => {
   it('answers the contract and refuses bad requests by field', async () => {
-    const { everydayRequest } = await import('../../../core/src/advice/advice.fixture');
-    const { body } = await house.api.post('/api/advice').send(everydayRequest()).expect(200);
+    const question = {
+      schema: 'olvet.advice-request/1',
+      id: 'test',
+      method: 'balance-walk',
+      grinder: { min: 0, max: 40, step: 0.5, finer: 'lower' },
+      basket: { nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+      coffee: { roast: 'medium' },
+      target: { doseGrams: 18, yieldGrams: 36, timeSeconds: { min: 27, max: 33 }, timer: 'pump-on' },
+      shots: [],
+    };
+    const { body } = await house.api.post('/api/advice').send(question).expect(200);
     expect(body).toMatchObject({ schema: 'olvet.advice/1', action: 'start', id: 'test' });
     const bad = await house.api
       .post('/api/advice')
-      .send({ ...everydayRequest(), method: 'none' })
+      .send({ ...question, method: 'none' })
       .expect(422);
     expect(bad.body.errors[0].path).toBe('method');
   });

@@ -14,7 +14,7 @@ const SHORTCUTS: [string, string][] = [
 
 export function ShortcutsHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Shortcuts" width={420}>
+    <Modal open={open} onCancel={onClose} footer={null} title="Shortcuts" width={420} destroyOnHidden>
       <dl className={styles.list}>
         {SHORTCUTS.map(([keys, what]) => (
           <div key={keys}>

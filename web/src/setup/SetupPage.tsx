@@ -128,7 +128,7 @@ function SetupForm({ known }: { known: Known }) {
         layout="vertical"
         scrollToFirstError
         onValuesChange={onChange}
-        onFinish={(fields: SetupFields) => void save(fields)}
+        onFinish={() => void save(form.getFieldsValue(true) as SetupFields)}
         initialValues={{
           coffeeId: first(known.coffees),
           grinderId: first(known.grinders),

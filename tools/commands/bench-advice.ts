@@ -1,0 +1,96 @@
+import { parseArgs } from 'node:util';
+import { createRandom } from '../../core/src/index';
+import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
+import { rule, stepper } from '../bench/rules';
+import { findRight, scenarios, type Game } from '../bench/worlds';
+import { say } from '../lib/say';
+
+const COLUMNS = [
+  'policy',
+  'median',
+  'mean',
+  'p90',
+  'first good',
+  'false %',
+  'never %',
+  'grams',
+  'needless',
+  'coverage %',
+  'ms p95',
+];
+
+/** `npm run bench:advice -- --worlds 100 --seed tune [--held-out] [--only "unknown grinder"] [--policy olvet]`. */
+export async function run(args: string[]): Promise<void> {
+  const { values } = parseArgs({
+    args,
+    options: {
+      worlds: { type: 'string', default: '60' },
+      seed: { type: 'string', default: 'held out' },
+      'held-out': { type: 'boolean', default: true },
+      only: { type: 'string' },
+      policy: { type: 'string' },
+    },
+    allowNegative: true,
+  });
+  const policies = [stepper, rule(false), rule(true), ours, oracle(findRight)].filter(
+    ({ name }) => !values.policy || values.policy.split(',').includes(name),
+  );
+  const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
+  process.stdout.write(
+    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${values['held-out'] ? 'held-out' : 'tuning'} physics.\n`,
+  );
+  for (const { name, draw } of scenarios(values['held-out'])) {
+    if (values.only && name !== values.only) continue;
+    const games: Game[] = [];
+    for (let i = 0; games.length < Number(values.worlds) && i < 40 * Number(values.worlds); i += 1) {
+      const game = draw(createRandom(`${values.seed}/${name}/${i}`));
+      if (game) games.push(game);
+    }
+    const rows = policies.map((policy) => {
+      const played = games.map((game, i) => play(game, policy, createRandom(`${values.seed}/${name}/${i}/hand`)));
+      all.get(policy)!.push(...played);
+      return rowOf(policy.name, played);
+    });
+    say(`${name}: ${games.length} worlds`);
+    print(name, rows);
+    await Promise.resolve();
+  }
+  print(
+    'all scenarios',
+    policies.map((policy) => rowOf(policy.name, all.get(policy)!)),
+  );
+}
+
+function rowOf(name: string, played: Played[]): string[] {
+  const n = played.length;
+  const sorted = (values: number[]): number[] => [...values].sort((a, b) => a - b);
+  const at = (values: number[], share: number): number =>
+    sorted(values)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0;
+  const mean = (values: number[]): number => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
+  const scores = played.map(({ score }) => score);
+  const foretold = played.reduce((sum, { foretold: f }) => sum + f, 0);
+  const covered = played.reduce((sum, { covered: c }) => sum + c, 0);
+  return [
+    name,
+    at(scores, 0.5).toFixed(0),
+    mean(scores).toFixed(2),
+    at(scores, 0.9).toFixed(0),
+    mean(played.map(({ firstGood }) => firstGood ?? LOST)).toFixed(2),
+    ((100 * played.filter(({ falseClaim }) => falseClaim).length) / n).toFixed(1),
+    ((100 * played.filter(({ claimed }) => !claimed).length) / n).toFixed(1),
+    mean(played.map(({ grams }) => grams)).toFixed(0),
+    mean(played.map(({ needlessMoves }) => needlessMoves)).toFixed(2),
+    foretold === 0 ? '' : ((100 * covered) / foretold).toFixed(0),
+    at(
+      played.flatMap(({ answerMs }) => answerMs),
+      0.95,
+    ).toFixed(1),
+  ];
+}
+
+function print(title: string, rows: string[][]): void {
+  process.stdout.write(
+    `\n**${title}**\n\n| ${COLUMNS.join(' | ')} |\n| --- |${' ---: |'.repeat(COLUMNS.length - 1)}\n`,
+  );
+  for (const row of rows) process.stdout.write(`| ${row.join(' | ')} |\n`);
+}
