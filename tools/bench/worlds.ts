@@ -80,16 +80,20 @@ export function drawWorld(random: Random, heldOut: boolean): PuckWorld {
   };
 }
 
+/** Tolerances of a right setting: as judged, and comfortably inside, as a kept card is. */
+const JUDGED = { seconds: -0.5, share: 1 };
+const COMFORTABLE = { seconds: 1, share: 0.6 };
+
 /** True when the noise-free shot is what was wanted: window ±0.5 s, |balance| ≤ 0.6, |body| ≤ 0.9. */
-export function isRight(game: Game, settings: Settings, drift = 1): boolean {
+export function isRight(game: Game, settings: Settings, drift = 1, margin = JUDGED): boolean {
   const { puck, taste } = idealShot(drifted(game.world, drift), brewSettings(settings));
   const time = timeOf(game, puck);
   const { min, max } = game.target;
   return (
-    time >= min - 0.5 &&
-    time <= max + 0.5 &&
-    Math.abs(taste.balance) <= game.method.tolerance.balance &&
-    Math.abs(taste.body) <= game.method.tolerance.body
+    time >= min + margin.seconds &&
+    time <= max - margin.seconds &&
+    Math.abs(taste.balance) <= margin.share * game.method.tolerance.balance &&
+    Math.abs(taste.body) <= margin.share * game.method.tolerance.body
   );
 }
 
@@ -116,7 +120,7 @@ export function timeOf(
 }
 
 /** A right setting closest to the start, found by looking at the world itself; null when there is none. */
-export function findRight(game: Game): Settings | null {
+export function findRight(game: Game, margin = JUDGED): Settings | null {
   const { target, grindScale, temperatureScale } = game;
   const heats = temperatureScale
     ? [0, 1, -1, 2, -2, 3].map((d) => snap(target.temperatureC + d, temperatureScale))
@@ -134,7 +138,7 @@ export function findRight(game: Game): Settings | null {
           for (const way of i === 0 ? [0] : [1, -1]) {
             const grind = snap(game.startGrind + way * i * step, grindScale);
             const settings = { grind, doseGrams, yieldGrams, temperatureC };
-            if (isRight(game, settings)) return settings;
+            if (isRight(game, settings, 1, margin)) return settings;
           }
         }
       }
@@ -192,7 +196,8 @@ function drawGame(random: Random, recipe: Recipe, heldOut: boolean): Game | null
     humiditySd: between(random, 0, 0.012),
     heatArrives: random() < 0.3 ? 0.6 : 1,
   };
-  const right = findRight(game);
+  // A world where only the very edge is right would test luck, not judgement.
+  const right = findRight(game, COMFORTABLE);
   if (!right) return null;
   const unit = -Math.sign(game.world.grinder.coarserSign) || -1;
   const slope = slopeAt(game, right);
@@ -231,7 +236,16 @@ function slopeAt(game: Game, settings: Settings): number {
 
 export function scenarios(heldOut: boolean): Scenario[] {
   const make = (name: string, recipe: Recipe): Scenario => scenario(name, recipe, heldOut);
-  const soaking = (world: PuckWorld): PuckWorld => ({ ...world, machine: { ...world.machine, preBrewSeconds: 20 } });
+  // A long soak extracts more; coffees are served this way that want it.
+  const soaking = (world: PuckWorld): PuckWorld => ({
+    ...world,
+    machine: { ...world.machine, preBrewSeconds: 20 },
+    coffee: {
+      ...world.coffee,
+      sweetSpotPercent: world.coffee.sweetSpotPercent + 1.6,
+      bodyTdsPercent: 1.06 * world.coffee.bodyTdsPercent,
+    },
+  });
   // Light roasts give less and slower, and taste right at a higher extraction.
   const light = (world: PuckWorld): PuckWorld => ({
     ...world,

@@ -1,18 +1,26 @@
 import type { Lever } from '../method/Method';
-import type { Action } from './answer';
+import { SETTING_OF, type Action, type Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import { infer, slopeOf, TASTE_SD, type Posterior } from './infer';
 import { shotsToGo } from './lookAhead';
+import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
 
-/** `dialled` is a claim: this sure must the belief be. */
-export const CLAIM_AT = 0.8;
+/** `dialled` is a claim: this sure must the belief be, easing with every shot after the third. */
+const CLAIM_AT = 0.86;
+const CLAIM_EASE = 0.03;
+const CLAIM_AT_LAST = 0.68;
 /** Below this share of belief in the window, time comes first. */
 const WINDOW_DOUBT = 0.45;
-const SHORTLIST = 8;
-const REACHABLE = 12;
+const SHORTLIST = 7;
+/** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
+const COFFEE_PRICE = 0.08;
+const ORDER_PRICE = 0.12;
+const DISTANCE_PRICE = 0.3;
+/** Price of leaving settings, times the belief that they are right: do not fiddle. */
+const INERTIA_PRICE = 0.4;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 
@@ -71,13 +79,14 @@ export function decide(problem: Problem, seed: string): Decision {
     return stay('repeat', 'surprise');
   }
   if (mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
-  const { levers, stage, blocked } = leversToTry(problem, evidence, posterior, particles, still.outlook);
+  const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
+  const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
   // Dose stands in for grind only together with yield, so that the ratio stays.
   const standsIn = stage === 'window' && blocked === 'grind';
   const sound = legal.filter(({ move }) => !(standsIn && move.lever === 'dose' && !move.coupled));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
-  const ranked = rank(problem, evidence, particles, still, candidates, levers, stage);
+  const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
   const chosen = ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
@@ -95,12 +104,17 @@ function mustPrepare(evidence: Evidence, here: Outlook): boolean {
   return here.windowShare > 0.25 || isSurprising(evidence);
 }
 
+/** Good enough is enough: the longer the run, the less certainty is worth another shot. */
+function claimAt(problem: Problem): number {
+  return Math.max(CLAIM_AT_LAST, CLAIM_AT - CLAIM_EASE * Math.max(0, problem.pours.length - 3));
+}
+
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
 function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const sound = evidence.sameSettings.filter((pour) => !pour.channelled);
   const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
-  return tasted && timed && here.goodShare >= CLAIM_AT;
+  return tasted && timed && here.goodShare >= claimAt(problem);
 }
 
 interface Plan {
@@ -144,11 +158,27 @@ function leversToTry(
   const bodyOff = Math.abs(mean(here.body) - request.target.body) / method.tolerance.body;
   const order =
     bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
-  const wanted = [...new Set(order.flat())];
+  const wanted = [...new Set(order.flat())].filter((lever) => isTurnOf(problem, lever));
   const levers = wanted.filter(usable);
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
   if (levers.length > 0) return { levers, stage: 'taste', blocked };
   return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
+}
+
+/**
+ * Temperature waits: where a school puts it last it comes only after the levers before it were tried; where it comes
+ * first, it is moved once.
+ */
+function isTurnOf(problem: Problem, lever: Lever): boolean {
+  if (lever !== 'temperature') return true;
+  const moved = (other: Lever): boolean =>
+    problem.pours.some((pour, i) => {
+      const before = problem.pours[i - 1];
+      return before !== undefined && pour.planned[SETTING_OF[other]] !== before.planned[SETTING_OF[other]];
+    });
+  const place = problem.method.balanceOrder.indexOf('temperature');
+  if (place === 0) return !moved('temperature');
+  return problem.method.balanceOrder.slice(0, place).every(moved);
 }
 
 /** True when one step of the grinder moves the time by more than the window is wide. */
@@ -177,38 +207,96 @@ function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
 function rank(
   problem: Problem,
   evidence: Evidence,
+  posterior: Posterior,
   particles: Particles,
   still: Choice,
   candidates: Choice[],
-  levers: Lever[],
-  stage: Stage,
+  plan: Plan,
 ): Choice[] {
-  const share = (choice: Choice): number => choice.outlook.goodShare + 0.3 * choice.outlook.windowShare;
-  const byPromise = [...candidates].sort((a, b) => share(b) - share(a));
-  const shortlist = byPromise.slice(0, SHORTLIST);
+  const { levers, stage } = plan;
+  // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
+  const sensible =
+    stage === 'window' ? candidates : candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
+  const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
+  const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
   const costs = shotsToGo({
     particles,
     next: next.map((choice) => choice.outlook),
-    reachable: byPromise.slice(0, REACHABLE).map((choice) => choice.outlook),
-    claimAt: CLAIM_AT,
+    goals: goalsOf(problem, posterior, particles, still, candidates),
+    claimAt: claimAt(problem),
     tasteSd: TASTE_SD,
   });
   const coffee = (choice: Choice): number => {
     const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
-    return (0.05 * (choice.move.settings.doseGrams + purge)) / 18;
-  };
-  const orderPrice = (choice: Choice): number => {
-    const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
-    return 0.1 * place + (choice.move.lever === 'temperature' && place > 0 ? 0.1 : 0);
+    return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
   };
   next.forEach((choice, i) => {
-    choice.cost = costs[i]! + coffee(choice) + orderPrice(choice);
+    const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
+    const inertia = choice === still ? 0 : INERTIA_PRICE * still.outlook.goodShare;
+    choice.cost = inertia + costs[i]! + coffee(choice) + ORDER_PRICE * place + DISTANCE_PRICE * choice.outlook.distance;
   });
   // Pulling again at settings believed wrong is never the answer.
   const untasted = evidence.last.taste?.balance == null && evidence.last.taste?.overall == null;
   const mayStay = next.length === 1 || (stage !== 'window' && (untasted || still.outlook.goodShare >= WORTH_REPEATING));
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
+}
+
+/**
+ * Settings worth ending at: here, every single move, and the pairs and triples of grind with yield and temperature that
+ * hold the time in the window. The most promising ones stand for all.
+ */
+function goalsOf(
+  problem: Problem,
+  posterior: Posterior,
+  particles: Particles,
+  still: Choice,
+  candidates: Choice[],
+): Outlook[] {
+  const from = still.move.settings;
+  const { method } = problem;
+  const settingsOf = (lever: Lever): Settings[] =>
+    method.locks.includes(lever) ? [] : movesOf(problem, posterior, from, lever).map(({ settings }) => settings);
+  const yields = [from, ...settingsOf('yield')].map(({ yieldGrams }) => yieldGrams);
+  const heats = [from, ...settingsOf('temperature')].map(({ temperatureC }) => temperatureC);
+  const grinds = [from, ...settingsOf('grind')]
+    .map((settings) => ({ settings, outside: outsideAtMean(problem, posterior, settings) }))
+    .sort((a, b) => a.outside - b.outside)
+    .slice(0, 6);
+  const combined = grinds.flatMap(({ settings }) =>
+    yields.flatMap((yieldGrams) => heats.map((temperatureC) => ({ ...settings, yieldGrams, temperatureC }))),
+  );
+  // A cheap look by the mean belief alone first; the particles judge only what passes.
+  const near = [...combined]
+    .map((settings) => ({ settings, miss: missAtMean(problem, posterior, settings) }))
+    .sort((a, b) => a.miss - b.miss)
+    .slice(0, 12)
+    .map(({ settings }) => lookAt(problem, posterior, particles, settings));
+  const single = [...candidates].sort((a, b) => b.outlook.goodShare - a.outlook.goodShare).slice(0, 6);
+  return [still.outlook, ...single.map(({ outlook }) => outlook), ...near];
+}
+
+function shotAtMean(posterior: Posterior, settings: Settings): Prediction {
+  return predict(beliefOf(posterior.mean, posterior.frame), posterior.frame, geometryOf(posterior.frame, settings));
+}
+
+/** Seconds the mean belief's shot lies from the window's middle. */
+function outsideAtMean(problem: Problem, posterior: Posterior, settings: Settings): number {
+  const { min, max } = problem.request.target.timeSeconds;
+  return Math.abs(shotAtMean(posterior, settings).timeSeconds - (min + max) / 2);
+}
+
+/** How far the mean belief's shot at these settings lies from the wanted one, in tolerances. */
+function missAtMean(problem: Problem, posterior: Posterior, settings: Settings): number {
+  const { target } = problem.request;
+  const { tolerance } = problem.method;
+  const shot = shotAtMean(posterior, settings);
+  const outside = Math.max(0, target.timeSeconds.min - shot.timeSeconds, shot.timeSeconds - target.timeSeconds.max);
+  return Math.hypot(
+    (shot.balance - target.balance) / tolerance.balance,
+    (shot.body - target.body) / tolerance.body,
+    outside / 2,
+  );
 }
 
 /** Alternatives that are really different: the best of other levers, then one other size of the same move. */

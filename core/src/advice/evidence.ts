@@ -73,7 +73,7 @@ function surpriseOf(problem: Problem, last: Pour): Evidence['surprise'] {
     nudged[i]! += 1e-4;
     return (foresee(nudged).timeSeconds - here.timeSeconds) / 1e-4;
   });
-  let variance = timeSd(here.puckSeconds) ** 2;
+  let variance = (posterior.noise.time * timeSd(here.puckSeconds)) ** 2;
   gradient.forEach((gi, i) => gradient.forEach((gj, j) => (variance += gi * gj * covariance.get(i, j))));
   return {
     expectedSeconds: here.timeSeconds,

@@ -5,20 +5,29 @@ import {
   geometryOf,
   P,
   PARAMETERS,
+  liking,
+  OVERALL,
   predict,
-  predictLiking,
+  SWEETNESS,
   timeElasticity,
   type Frame,
+  type LikingScale,
   type Prediction,
 } from './model';
+import { slopesOf, type PredictionSlopes } from './gradients';
 import type { Pour, Problem } from './problem';
 import { priorFor, type Prior } from './prior';
+
+/** A constant of this module: an imported binding in the innermost loops costs a look-up each time. */
+const N = PARAMETERS;
 
 /** Gaussian belief about the parameters after the shots (Laplace's approximation). */
 export interface Posterior {
   mean: Float64Array;
   covariance: Matrix;
   frame: Frame;
+  /** How much noisier than usual this barista's hand and tongue are, ≥ 1. */
+  noise: { time: number; taste: number };
   converged: boolean;
   iterations: number;
 }
@@ -29,23 +38,32 @@ interface Reading {
   sds: number[];
   /** Degrees of freedom of each Student-t tail: outliers count little. */
   tails: number[];
+  /** Seconds, as against points of taste. */
+  isTime: boolean[];
   predict(theta: Float64Array): number[];
+  /** The same with its derivatives, one row a value. */
+  linearise(theta: Float64Array): { at: number[]; slopes: Float64Array[] };
 }
 
 /** Puck preparation moves the puck's part of the time by about 5 %; hand and clock add half a second. */
-export const PUCK_SD = 0.055;
+export const PUCK_SD = 0.06;
 const CLOCK_SD_SECONDS = 0.5;
 /** A tongue reports to ±0.4 in halves; the linear taste model adds a little error of its own. */
-export const TASTE_SD = 0.47;
-const OVERALL_SD = 0.9;
-const SWEET_SD = 1;
+export const TASTE_SD = 0.44;
+const OVERALL_SD = 0.7;
+const SWEET_SD = 0.75;
 const MAX_ITERATIONS = 25;
+/** Enough to come near; the second descent does the rest. */
+const ROUGH_ITERATIONS = 5;
 /** Degrees of freedom at which a Student-t is a normal. */
 const NO_TAIL = 1e8;
+const TIME_TAIL = 4;
+const TASTE_TAIL = 6;
 
 /** Spread of a measured time around its prediction, s. */
 export function timeSd(puckSeconds: number): number {
-  return Math.hypot(PUCK_SD * puckSeconds, CLOCK_SD_SECONDS);
+  const puck = PUCK_SD * puckSeconds;
+  return Math.sqrt(puck * puck + CLOCK_SD_SECONDS * CLOCK_SD_SECONDS);
 }
 
 /**
@@ -60,11 +78,41 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
   // First as if there were no outliers: from the prior's mean a far but true measurement looks like one, and the tails
   // would let the search settle on disbelieving it. Then with tails, from there.
   const plain = readings.map((reading) => ({ ...reading, tails: reading.tails.map(() => NO_TAIL) }));
-  const rough = descend(Float64Array.from(prior.mean), prior, plain);
-  const { theta, precision, converged, iterations } = descend(rough.theta, prior, readings);
-  const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(PARAMETERS));
+  const rough = descend(Float64Array.from(prior.mean), prior, plain, ROUGH_ITERATIONS);
+  const fitted = descend(rough.theta, prior, readings, MAX_ITERATIONS);
+  const noise = noiseOf(fitted.theta, readings);
+  const scaled = readings.map((reading) => ({
+    ...reading,
+    sds: reading.sds.map((sd, n) => sd * (reading.isTime[n] ? noise.time : noise.taste)),
+  }));
+  const isOrdinary = noise.time < 1.05 && noise.taste < 1.05;
+  const final = isOrdinary ? fitted : descend(fitted.theta, prior, scaled, MAX_ITERATIONS);
+  const { theta, precision, converged, iterations } = final;
+  const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(N));
   const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
-  return { mean: theta, covariance, frame, converged, iterations };
+  return { mean: theta, covariance, frame, noise, converged, iterations };
+}
+
+/**
+ * How far the residuals outgrow the usual noise: the posterior mean of a scale with a weight of six ordinary readings,
+ * never below one. A few wild figures count as nine variances at most: they are the tails' business.
+ */
+function noiseOf(theta: Float64Array, readings: Reading[]): { time: number; taste: number } {
+  const scaleOf = (time: boolean): number => {
+    let squares = 0;
+    let count = 0;
+    for (const { values, sds, isTime, predict: f } of readings) {
+      const foreseen = f(theta);
+      values.forEach((value, n) => {
+        if (isTime[n] !== time) return;
+        squares += Math.min(9, ((value - foreseen[n]!) / sds[n]!) ** 2);
+        count += 1;
+      });
+    }
+    // Two parameters' worth of the misfit has been fitted away.
+    return Math.max(1, Math.sqrt((6 + squares) / (6 + Math.max(0, count - 2))));
+  };
+  return { time: scaleOf(true), taste: scaleOf(false) };
 }
 
 interface Descent {
@@ -74,22 +122,22 @@ interface Descent {
   iterations: number;
 }
 
-function descend(from: Float64Array, prior: Prior, readings: Reading[]): Descent {
+function descend(from: Float64Array, prior: Prior, readings: Reading[], most: number): Descent {
   let theta = from;
   let loss = lossAt(theta, prior, readings);
   let system = linearise(theta, prior, readings);
   let damping = 1e-3;
   let converged = readings.length === 0;
   let iterations = 0;
-  while (!converged && iterations < MAX_ITERATIONS) {
+  while (!converged && iterations < most) {
     iterations += 1;
     const damped = system.precision.clone();
-    for (let i = 0; i < PARAMETERS; i += 1) damped.set(i, i, damped.get(i, i) * (1 + damping));
+    for (let i = 0; i < N; i += 1) damped.set(i, i, damped.get(i, i) * (1 + damping));
     const step = new CholeskyDecomposition(damped).solve(system.gradient).getColumn(0);
     const next = theta.map((value, i) => value + step[i]!);
     const nextLoss = lossAt(next, prior, readings);
     if (Number.isFinite(nextLoss) && nextLoss <= loss) {
-      converged = loss - nextLoss < 1e-6 * (1 + loss);
+      converged = loss - nextLoss < 1e-5 * (1 + loss);
       theta = next;
       loss = nextLoss;
       damping = Math.max(1e-9, damping / 5);
@@ -105,7 +153,7 @@ function descend(from: Float64Array, prior: Prior, readings: Reading[]): Descent
 
 function lossAt(theta: Float64Array, prior: Prior, readings: Reading[]): number {
   let loss = 0;
-  for (let i = 0; i < PARAMETERS; i += 1) loss += ((theta[i]! - prior.mean[i]!) / prior.sd[i]!) ** 2;
+  for (let i = 0; i < N; i += 1) loss += ((theta[i]! - prior.mean[i]!) / prior.sd[i]!) ** 2;
   for (const { values, sds, tails, predict: f } of readings) {
     const foreseen = f(theta);
     for (let n = 0; n < values.length; n += 1) {
@@ -116,44 +164,34 @@ function lossAt(theta: Float64Array, prior: Prior, readings: Reading[]): number 
   return loss;
 }
 
-const NUDGE = 1e-5;
-
 function linearise(theta: Float64Array, prior: Prior, readings: Reading[]): { precision: Matrix; gradient: Matrix } {
   // Lower triangle in a flat array; mirrored at the end, because the Cholesky routine insists on exact symmetry.
-  const h = new Float64Array(PARAMETERS * PARAMETERS);
-  const g = new Float64Array(PARAMETERS);
-  for (let i = 0; i < PARAMETERS; i += 1) {
+  const h = new Float64Array(N * N);
+  const g = new Float64Array(N);
+  for (let i = 0; i < N; i += 1) {
     const weight = prior.sd[i]! ** -2;
-    h[i * PARAMETERS + i] = weight;
+    h[i * N + i] = weight;
     g[i] = weight * (prior.mean[i]! - theta[i]!);
   }
-  for (const { values, sds, tails, predict: f } of readings) {
-    const at = f(theta);
-    const slopes: number[][] = [];
-    for (let i = 0; i < PARAMETERS; i += 1) {
-      const here = theta[i]!;
-      theta[i] = here + NUDGE;
-      const nudged = f(theta);
-      theta[i] = here;
-      slopes.push(nudged.map((value, n) => (value - at[n]!) / NUDGE));
-    }
+  for (const { values, sds, tails, linearise: f } of readings) {
+    const { at, slopes } = f(theta);
     for (let n = 0; n < values.length; n += 1) {
       const miss = values[n]! - at[n]!;
       const r = miss / sds[n]!;
       const weight = (tails[n]! + 1) / (tails[n]! + r * r) / (sds[n]! * sds[n]!);
-      for (let i = 0; i < PARAMETERS; i += 1) {
-        const si = slopes[i]![n]!;
+      for (let i = 0; i < N; i += 1) {
+        const si = slopes[n]![i]!;
         if (si === 0) continue;
         g[i]! += weight * si * miss;
-        for (let j = 0; j <= i; j += 1) h[i * PARAMETERS + j]! += weight * si * slopes[j]![n]!;
+        for (let j = 0; j <= i; j += 1) h[i * N + j]! += weight * si * slopes[n]![j]!;
       }
     }
   }
-  const precision = Matrix.zeros(PARAMETERS, PARAMETERS);
-  for (let i = 0; i < PARAMETERS; i += 1) {
+  const precision = Matrix.zeros(N, N);
+  for (let i = 0; i < N; i += 1) {
     for (let j = 0; j <= i; j += 1) {
-      precision.set(i, j, h[i * PARAMETERS + j]!);
-      precision.set(j, i, h[i * PARAMETERS + j]!);
+      precision.set(i, j, h[i * N + j]!);
+      precision.set(j, i, h[i * N + j]!);
     }
   }
   return { precision, gradient: Matrix.columnVector(Array.from(g)) };
@@ -168,36 +206,85 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     settings.grind = 0.67 * settings.grind + 0.33 * pour.previousGrind;
     timeFactor = 1.8;
   }
-  if (pour.channelled) timeFactor *= 2.5;
-  const tasteFactor = pour.channelled ? 2 : 1;
+  if (pour.channelled) timeFactor *= 4;
+  const tasteFactor = pour.channelled ? 4 : 1;
   const wanted = problem.request.target;
-  const reading: Reading = { values: [], sds: [], tails: [], predict: () => [] };
-  const parts: ((shot: Prediction, theta: Float64Array) => number)[] = [];
-  const add = (value: number | null | undefined, sd: number, tail: number, part: (typeof parts)[number]): void => {
+  const reading: Reading = {
+    values: [],
+    sds: [],
+    tails: [],
+    isTime: [],
+    predict: () => [],
+    linearise: () => ({ at: [], slopes: [] }),
+  };
+  const parts: Part[] = [];
+  const add = (value: number | null | undefined, sd: number, tail: number, part: Part): void => {
     if (value == null) return;
     reading.values.push(value);
     reading.sds.push(sd);
     reading.tails.push(tail);
+    reading.isTime.push(tail === TIME_TAIL);
     parts.push(part);
   };
   // The noise scales with the measured time: with the predicted one the fit could buy a small residual with a large
   // spread.
   const puckSeconds = Math.max(5, 0.75 * (pour.timeSeconds ?? 0));
   const speedUp = pour.channelled ? 0.95 : 1;
-  add(pour.timeSeconds, timeFactor * timeSd(puckSeconds), 4, (shot) => shot.timeSeconds * speedUp);
+  add(pour.timeSeconds, timeFactor * timeSd(puckSeconds), TIME_TAIL, {
+    value: (shot) => shot.timeSeconds * speedUp,
+    slope: (_, slopes) => slopes.timeSeconds.map((slope) => slope * speedUp),
+  });
   if (frame.clock !== 'first-drip') {
-    add(pour.firstDripSeconds, 1.2 * timeFactor, 4, (shot) => shot.firstDripSeconds);
+    add(pour.firstDripSeconds, 1.2 * timeFactor, TIME_TAIL, {
+      value: (shot) => shot.firstDripSeconds,
+      slope: (_, slopes) => slopes.firstDripSeconds,
+    });
   }
-  add(taste?.balance, TASTE_SD * tasteFactor, 6, (shot) => shot.balance);
-  add(taste?.body, TASTE_SD * tasteFactor, 6, (shot) => shot.body);
-  add(taste?.overall, OVERALL_SD * tasteFactor, 6, (shot, theta) => predictLiking(theta, shot, wanted).overall);
-  add(taste?.sweetness, SWEET_SD * tasteFactor, 6, (shot, theta) => predictLiking(theta, shot, wanted).sweetness);
+  add(taste?.balance, TASTE_SD * tasteFactor, TASTE_TAIL, {
+    value: (shot) => shot.balance,
+    slope: (_, slopes) => slopes.balance,
+  });
+  add(taste?.body, TASTE_SD * tasteFactor, TASTE_TAIL, {
+    value: (shot) => shot.body,
+    slope: (_, slopes) => slopes.body,
+  });
+  add(taste?.overall, OVERALL_SD * tasteFactor, TASTE_TAIL, likingPart(OVERALL, wanted));
+  add(taste?.sweetness, SWEET_SD * tasteFactor, TASTE_TAIL, likingPart(SWEETNESS, wanted));
   const geometry = geometryOf(frame, settings);
   reading.predict = (theta) => {
     const shot = predict(beliefOf(theta, frame), frame, geometry, pour.clock);
-    return parts.map((part) => part(shot, theta));
+    return parts.map((part) => part.value(shot, theta));
+  };
+  reading.linearise = (theta) => {
+    const belief = beliefOf(theta, frame);
+    const shot = predict(belief, frame, geometry, pour.clock);
+    const slopes = slopesOf(belief, frame, geometry, pour.clock, shot);
+    return {
+      at: parts.map((part) => part.value(shot, theta)),
+      slopes: parts.map((part) => part.slope(shot, slopes, theta)),
+    };
   };
   return reading;
+}
+
+/** One number of a reading, out of what the model says of the shot, with its derivatives. */
+interface Part {
+  value(shot: Prediction, theta: Float64Array): number;
+  slope(shot: Prediction, slopes: PredictionSlopes, theta: Float64Array): Float64Array;
+}
+
+/** Overall or sweetness, by the chain rule through balance and body. */
+function likingPart(scale: LikingScale, wanted: { balance: number; body: number }): Part {
+  return {
+    value: (shot, theta) => liking(scale, theta, shot, wanted).value,
+    slope: (shot, slopes, theta) => {
+      const { byBalance, byBody, byBest, byLogLoss } = liking(scale, theta, shot, wanted);
+      const gradient = slopes.balance.map((slope, i) => byBalance * slope + byBody * slopes.body[i]!);
+      gradient[scale.best] = byBest;
+      gradient[scale.logLoss] = byLogLoss;
+      return gradient;
+    },
+  };
 }
 
 /** What the posterior says of the grinder's slope: change of ln time per unit finer, with its spread. */

@@ -1,34 +1,52 @@
+import type { Settings } from './answer';
+import { changesBetween } from './moves';
 import type { Outlook, Particles } from './particles';
 
 /** Outcomes imagined for each move. */
 const OUTCOMES = 16;
+/** Shots that a wrong setting costs, on average, to be found out and mended. */
+const MENDING_SHOTS = 4;
 
 export interface LookAheadInput {
   particles: Particles;
   /** The moves to be judged as the next shot. */
   next: readonly Outlook[];
-  /** Where one could stand after it: every setting worth claiming. */
-  reachable: readonly Outlook[];
+  /** Where one could end: settings one, two or three single moves away. */
+  goals: readonly Outlook[];
   /** Probability at which a setting may be called dialled. */
   claimAt: number;
   tasteSd: number;
 }
 
 /**
- * Expected shots still to pull for each next move, this one included: one, plus what is left after it. What is left is
- * nothing when the shot's outcome would let these settings be claimed, and otherwise grows with the doubt that the best
- * reachable setting still carries.
+ * Expected shots still to pull for each next move, this one included. After a move there is nothing left when its
+ * outcome lets these settings be claimed; otherwise one walks, one variable a shot, to the goal with the least of
+ * (moves to get there + doubt that it is right × shots a wrong goal costs).
  *
  * Outcomes (time, balance, body) are imagined from evenly spaced particles with their own noise; each reweights all
  * particles by Gaussian likelihood (importance sampling on the posterior draws), so that a move is judged by what it
- * brings and by what it teaches.
+ * brings and by what it teaches. Counting the moves to a goal is what looks further than one shot ahead: at a limit or
+ * with coarse steps the cup that is wanted is two levers away, and a plan that sees one move only plays for ever.
  */
 export function shotsToGo(input: LookAheadInput): number[] {
-  return input.next.map((move) => 1 + meanShotsAfter(input, move));
+  return input.next.map((move) => {
+    const steps = input.goals.map((goal) => Math.max(1, movesBetween(move.settings, goal.settings)));
+    return 1 + meanShotsAfter(input, move, steps);
+  });
 }
 
-function meanShotsAfter(input: LookAheadInput, move: Outlook): number {
-  const { particles, reachable, claimAt, tasteSd } = input;
+/** Single moves from one setting to another; dose and yield changed in ratio count as one. */
+function movesBetween(from: Settings, to: Settings): number {
+  const changed = changesBetween(from, to).map(({ variable }) => variable);
+  const coupled =
+    changed.includes('doseGrams') &&
+    changed.includes('yieldGrams') &&
+    Math.abs(to.yieldGrams / to.doseGrams / (from.yieldGrams / from.doseGrams) - 1) < 0.01;
+  return changed.length - (coupled ? 1 : 0);
+}
+
+function meanShotsAfter(input: LookAheadInput, move: Outlook, steps: number[]): number {
+  const { particles, goals, claimAt, tasteSd } = input;
   const n = particles.beliefs.length;
   const weights = new Float64Array(n);
   const stride = n / OUTCOMES;
@@ -49,12 +67,13 @@ function meanShotsAfter(input: LookAheadInput, move: Outlook): number {
       weights[i] = weight;
       total += weight;
     }
-    const here = weightedShare(move.good, weights, total);
-    if (here >= claimAt) continue;
-    let best = here;
-    for (const place of reachable) best = Math.max(best, weightedShare(place.good, weights, total));
-    // Another shot at least, and more the less the best setting is believed in.
-    sum += 1 + 2.5 * (1 - best);
+    if (weightedShare(move.good, weights, total) >= claimAt) continue;
+    let least = Infinity;
+    for (let g = 0; g < goals.length; g += 1) {
+      const doubt = 1 - weightedShare(goals[g]!.good, weights, total);
+      least = Math.min(least, steps[g]! + MENDING_SHOTS * doubt);
+    }
+    sum += least;
   }
   return sum / OUTCOMES;
 }

@@ -38,7 +38,10 @@ const PUMP_SECONDS_PER_GRAM = 0.12;
 /** Time grows a little slower than yield, because the puck loosens as it dissolves. */
 const YIELD_EXPONENT = 0.92;
 /** The soak takes longer in a tighter puck, by this power of its resistance. */
-const LEAD_EXPONENT = 0.3;
+export const LEAD_EXPONENT = 0.7;
+/** Beyond these the soak and the puck answer no further: guards against overflow, far outside any real shot. */
+export const X_REACH = 2;
+export const LOG_PUCK_CEILING = 6;
 /** Pump-on lead assumed for a shot timed on another clock than the target's. */
 const PLAIN_LEAD_SECONDS = 6;
 
@@ -105,6 +108,8 @@ export interface Belief {
   doseExponent: number;
   /** ln puck seconds per gram that would put the target shot in the window's middle. */
   logPuckAtMiddle: number;
+  /** Derivative of −logPuckAtMiddle by lead, 1/s. */
+  middleByLead: number;
   balanceAtCentre: number;
   bodyAtCentre: number;
   balanceGrind: number;
@@ -116,14 +121,15 @@ export interface Belief {
 
 export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
   const lead = theta[P.lead]!;
-  const perGram =
-    (frame.middleSeconds - (frame.clock === 'first-drip' ? 0 : lead)) / frame.yieldGrams - PUMP_SECONDS_PER_GRAM;
+  const counted = frame.clock === 'first-drip' ? 0 : 1;
+  const perGram = (frame.middleSeconds - counted * lead) / frame.yieldGrams - PUMP_SECONDS_PER_GRAM;
   return {
     logPuck: theta[P.logPuck]!,
     slope: Math.exp(theta[P.logSlope]!),
     lead,
     doseExponent: theta[P.doseExponent]!,
     logPuckAtMiddle: Math.log(Math.max(0.05, perGram)),
+    middleByLead: perGram > 0.05 ? counted / frame.yieldGrams / perGram : 0,
     balanceAtCentre: theta[P.balanceAtCentre]!,
     bodyAtCentre: theta[P.bodyAtCentre]!,
     balanceGrind: Math.exp(theta[P.logBalanceGrind]!),
@@ -146,10 +152,11 @@ export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock:
   const logPuck = belief.logPuck + belief.slope * finer + belief.doseExponent * logDose;
   const x = logPuck - belief.logPuckAtMiddle;
   const soakSeconds = belief.lead * Math.exp(LEAD_EXPONENT * clampLog(x));
-  const puckSeconds = effectiveYield * Math.exp(Math.min(6, logPuck));
+  const puckSeconds = effectiveYield * Math.exp(Math.min(LOG_PUCK_CEILING, logPuck));
   return {
-    timeSeconds: leadOn(clock, frame, soakSeconds) + effectiveYield * PUMP_SECONDS_PER_GRAM + puckSeconds,
-    puckSeconds,
+    timeSeconds:
+      leadShareOn(clock, frame, soakSeconds) * soakSeconds + effectiveYield * PUMP_SECONDS_PER_GRAM + puckSeconds,
+    puckSeconds: puckSeconds + (clock === 'first-drip' ? 0 : LEAD_EXPONENT * soakSeconds),
     firstDripSeconds: soakSeconds,
     balance:
       belief.balanceAtCentre + belief.balanceGrind * x + belief.balanceRatio * logRatio + belief.balanceHeat * heat,
@@ -157,15 +164,16 @@ export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock:
   };
 }
 
-function leadOn(clock: TimerStart, frame: Frame, soakSeconds: number): number {
+/** How much of the soak a clock counts, 0–1. */
+export function leadShareOn(clock: TimerStart, frame: Frame, soakSeconds: number): number {
   if (clock === 'first-drip') return 0;
   // A target of total contact counts its pre-brew; a shot timed from pump on without a first drip has the usual lead.
-  if (clock === 'pump-on' && frame.clock === 'total-contact') return Math.min(soakSeconds, PLAIN_LEAD_SECONDS);
-  return soakSeconds;
+  if (clock === 'pump-on' && frame.clock === 'total-contact') return Math.min(1, PLAIN_LEAD_SECONDS / soakSeconds);
+  return 1;
 }
 
 function clampLog(x: number): number {
-  return Math.min(2, Math.max(-2, x));
+  return Math.min(X_REACH, Math.max(-X_REACH, x));
 }
 
 /**
@@ -178,21 +186,36 @@ export function timeElasticity(leadMeanSeconds: number, frame: Frame): number {
   return Math.max(0.2, (puck + LEAD_EXPONENT * lead) / frame.middleSeconds);
 }
 
+/** How a liking scale falls off: its parameters, and how much body counts beside balance. */
+export interface LikingScale {
+  best: number;
+  logLoss: number;
+  bodyWeight: number;
+}
+
+export const OVERALL: LikingScale = { best: P.overallBest, logLoss: P.logOverallLoss, bodyWeight: 0.5 };
+export const SWEETNESS: LikingScale = { best: P.sweetBest, logLoss: P.logSweetLoss, bodyWeight: 0.1 };
+
 /**
- * Overall and sweetness fall with the distance from the wanted cup. The root of a squared distance is kept smooth near
- * zero so that the fit has a gradient there.
+ * Overall and sweetness fall with the distance from the wanted cup: best − loss · (√(off² + w·thick² + 0.04) − 0.2). The
+ * root is kept smooth near zero so that the fit has a gradient there.
+ * @returns the value with its derivatives by balance, body and the scale's own two parameters
  */
-export function predictLiking(
+export function liking(
+  scale: LikingScale,
   theta: ArrayLike<number>,
   cup: { balance: number; body: number },
   wanted: { balance: number; body: number },
-): { overall: number; sweetness: number } {
+): { value: number; byBalance: number; byBody: number; byBest: number; byLogLoss: number } {
   const off = cup.balance - wanted.balance;
   const thick = cup.body - wanted.body;
-  const away = Math.sqrt(off * off + 0.5 * thick * thick + 0.04) - 0.2;
-  const sour = Math.sqrt(off * off + 0.1 * thick * thick + 0.04) - 0.2;
+  const root = Math.sqrt(off * off + scale.bodyWeight * thick * thick + 0.04);
+  const loss = Math.exp(theta[scale.logLoss]!);
   return {
-    overall: theta[P.overallBest]! - Math.exp(theta[P.logOverallLoss]!) * away,
-    sweetness: theta[P.sweetBest]! - Math.exp(theta[P.logSweetLoss]!) * sour,
+    value: theta[scale.best]! - loss * (root - 0.2),
+    byBalance: (-loss * off) / root,
+    byBody: (-loss * scale.bodyWeight * thick) / root,
+    byBest: 1,
+    byLogLoss: -loss * (root - 0.2),
   };
 }

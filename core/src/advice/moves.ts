@@ -15,7 +15,7 @@ const GRIND_CANDIDATES = 18;
 /** No single move may ask for more than this in log time: beyond it the near-log law is a guess. */
 const LARGEST_LOG_MOVE = 0.7;
 const YIELD_SHARES = [0.03, 0.06, 0.09, 0.12, 0.16, 0.2, 0.25];
-const HEAT_STEPS_C = [1, 2, 3];
+const HEAT_STEPS_C = [1, 2];
 const DOSE_STEP_GRAMS = 0.5;
 
 /** Every legal single move from these settings with this lever, on the equipment's own steps. */
@@ -91,7 +91,9 @@ function heatMoves(problem: Problem, from: Settings): Move[] {
   const scale = problem.temperatureScale;
   if (scale === null || from.temperatureC === null) return [];
   const here = from.temperatureC;
-  const settings = both(HEAT_STEPS_C).map((degrees) => snap(here + degrees, scale));
+  const settings = both(problem.method.balanceOrder[0] === 'temperature' ? [1, 2, 3] : HEAT_STEPS_C).map((degrees) =>
+    snap(here + degrees, scale),
+  );
   return [...new Set(settings)]
     .filter((temperatureC) => Math.abs(temperatureC - here) > 1e-9 && Math.abs(temperatureC - here) <= 3.5)
     .map((temperatureC) => move('temperature', { ...from, temperatureC }));
