@@ -272,7 +272,7 @@ class StationHistory {
     const { grinder } = this.demo;
     if (end === 'keep') return this.settings.grind;
     const coarser = grinder.finer === 'lower' ? 1 : -1;
-    return roundTo(this.settings.grind + coarser * 4 * (grinder.step || 0.5), 2);
+    return roundTo(this.settings.grind + coarser * 9 * (grinder.step || 0.5), 2);
   }
 
   private ask(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): Advice {

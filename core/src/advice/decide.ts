@@ -14,7 +14,7 @@ const CLAIM_EASE = 0.03;
 const CLAIM_AT_LAST = 0.68;
 /** Below this share of belief in the window, time comes first. */
 const WINDOW_DOUBT = 0.45;
-const SHORTLIST = 7;
+const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
 const ORDER_PRICE = 0.12;

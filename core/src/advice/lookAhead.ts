@@ -3,7 +3,7 @@ import { changesBetween } from './moves';
 import type { Outlook, Particles } from './particles';
 
 /** Outcomes imagined for each move. */
-const OUTCOMES = 16;
+const OUTCOMES = 10;
 /** Shots that a wrong setting costs, on average, to be found out and mended. */
 const MENDING_SHOTS = 4;
 

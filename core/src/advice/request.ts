@@ -112,7 +112,10 @@ export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { 
 export function parseAdviceRequest(value: unknown): ParsedAdviceRequest {
   const result = adviceRequestSchema.safeParse(value);
   if (result.success) return { ok: true, request: result.data };
-  return { ok: false, errors: result.error.issues.flatMap((issue) => fieldErrors(issue, [])) };
+  const errors = result.error.issues.flatMap((issue) => fieldErrors(issue, []));
+  // Two schemas joined into one complain twice of the same field.
+  const once = new Map(errors.map((error) => [`${error.path} ${error.message}`, error]));
+  return { ok: false, errors: [...once.values()] };
 }
 
 type Issue = z.core.$ZodIssue;
@@ -129,6 +132,10 @@ function fieldErrors(issue: Issue, prefix: PropertyKey[]): FieldError[] {
   return [{ path: writePath(path), message: writeMessage(issue) }];
 }
 
+function withArticle(noun: string): string {
+  return `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`;
+}
+
 function writePath(path: PropertyKey[]): string {
   return path.reduce<string>((text, part) => {
     if (typeof part === 'number') return `${text}[${part}]`;
@@ -139,7 +146,9 @@ function writePath(path: PropertyKey[]): string {
 function writeMessage(issue: Issue): string {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.input === undefined ? `is missing: give a ${issue.expected}` : `must be a ${issue.expected}`;
+      return issue.input === undefined
+        ? `is missing: give ${withArticle(issue.expected)}`
+        : `must be ${withArticle(issue.expected)}`;
     case 'too_small':
       return issue.inclusive === false ? `must be above ${issue.minimum}` : `must be at least ${issue.minimum}`;
     case 'too_big':

@@ -21,5 +21,5 @@ export function versionChanges(now: CardVersionView, before: CardVersionView | u
     changes.push(`window ${windowOf(before.recipe)} → ${windowOf(now.recipe)} s`);
   }
   if (now.tastesLike !== before.tastesLike) changes.push('words for its taste');
-  return changes.length === 0 ? ['nothing but the date'] : changes;
+  return changes.length === 0 ? ['confirmed as it was'] : changes;
 }

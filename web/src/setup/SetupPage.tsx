@@ -68,8 +68,9 @@ function SetupForm({ known }: { known: Known }) {
       form.setFieldsValue({ methodId: suggested.id, ...aimOf(suggested.id, now) });
     }
     if (changed.methodId) form.setFieldsValue(aimOf(changed.methodId, now));
-    if (changed.basket?.nominalGrams) {
-      const nominal = changed.basket.nominalGrams;
+    const basketNow = known.baskets.find(({ id }) => id === changed.basketId)?.nominalGrams;
+    const nominal = changed.basket?.nominalGrams ?? basketNow;
+    if (nominal) {
       const ratio = (findMethod(now.methodId) ?? method).start.ratio;
       form.setFieldsValue({ doseGrams: nominal, yieldGrams: Math.round(nominal * ratio) });
     }
@@ -114,7 +115,8 @@ function SetupForm({ known }: { known: Known }) {
     ] ?? [];
   const must = (message: string) => [{ required: true, message }];
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
-  const start = aimOf(suggestMethod('medium').id, { basket: { nominalGrams: 18 } } as SetupFields);
+  const basket = { nominalGrams: 18 };
+  const start = aimOf(suggestMethod(roast).id, { basket, basketId: first(known.baskets) } as SetupFields);
 
   return (
     <div className={styles.page}>
