@@ -9,7 +9,7 @@ export default tseslint.config(
       '**/node_modules/**',
       '.olvet/**',
       '**/*.generated.ts',
-      '*.cjs',
+      '**/*.cjs',
       'test-results/**',
       'playwright-report/**',
     ],

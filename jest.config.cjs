@@ -13,6 +13,8 @@ const transform = {
     },
   ],
 };
+// Ant Design's parts and uuid ship modules that Jest cannot load as they are.
+const transformModules = { ...transform, '^.+\\.m?js$': transform['^.+\\.tsx?$'] };
 const moduleNameMapper = { '^@olvet/core$': '<rootDir>/../core/src/index.ts' };
 
 /** @type {import('jest').Config} */
@@ -20,6 +22,16 @@ module.exports = {
   projects: [
     { displayName: 'core', rootDir: 'core', testEnvironment: 'node', transform },
     { displayName: 'server', rootDir: 'server', testEnvironment: 'node', transform, moduleNameMapper },
+    {
+      displayName: 'web',
+      rootDir: 'web',
+      testEnvironment: 'jsdom',
+      transform: transformModules,
+      transformIgnorePatterns: ['node_modules/(?!(uuid|@ant-design|@rc-component|antd|@babel/runtime)/)'],
+      moduleNameMapper: { ...moduleNameMapper, '[.]css$': '<rootDir>/testing/styles.cjs' },
+      setupFilesAfterEnv: ['<rootDir>/testing/setup.ts'],
+      testEnvironmentOptions: { customExportConditions: ['node', 'require', 'default'] },
+    },
   ],
   testTimeout: 20000,
 };

@@ -1,8 +1,8 @@
-import { findMethod } from '@olvet/core';
 import { useGetShopQuery, type SheetView } from '../app/api';
 import { elapsed, money } from '../parts/format';
 import { useNow } from '../parts/useNow';
-import { plannedOf } from './settings';
+import { gramsUsed } from './gramsUsed';
+import { MethodSwitch } from './MethodSwitch';
 import styles from './RunHeader.module.css';
 
 /** What is being dialled in, and what it has cost so far. */
@@ -23,10 +23,10 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
         <p>
           {station.name}: {grinder.name} → {machine.name} · {basket.name}
         </p>
-        <p>
-          {findMethod(run.methodId)?.name}
-          {run.goal && ` · wanted: ${run.goal}`}
-        </p>
+        <div>
+          <MethodSwitch sheet={sheet} />
+          {run.goal && `wanted: ${run.goal}`}
+        </div>
       </div>
       <dl className={styles.figures}>
         <div>
@@ -46,13 +46,4 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
       </dl>
     </header>
   );
-}
-
-/** Every gram counts: doses, and a purge for each change of grind. */
-export function gramsUsed(sheet: SheetView): number {
-  return sheet.shots.reduce((sum, shot, i) => {
-    const before = sheet.shots[i - 1];
-    const changed = before !== undefined && plannedOf(before).grind !== plannedOf(shot).grind;
-    return sum + (shot.doseGrams ?? 0) + (changed && shot.purged ? sheet.grinder.purgeGrams : 0);
-  }, 0);
 }

@@ -48,11 +48,12 @@ export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunS
   }
   const last = shots.at(-1);
   const scale = timeScale(sheet, expect);
+  const hasGhost = ghost !== null;
   const scroller = useRef<HTMLDivElement>(null);
   useEffect(() => {
     // The newest shot and the next one are what matters; older ones are a swipe away.
     scroller.current?.scrollTo({ left: scroller.current.scrollWidth });
-  }, [shots.length]);
+  }, [shots.length, hasGhost]);
 
   return (
     <div className={styles.scroller} ref={scroller} role="region" aria-label="Run sheet" tabIndex={0}>

@@ -1,0 +1,139 @@
+import { answer, type Advice, type AdviceRequest } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+
+type Shot = AdviceRequest['shots'][number];
+type Check = (advice: Advice) => boolean;
+
+const variables = (advice: Advice): string => advice.changed.map(({ variable }) => variable).join('+');
+const finer: Check = (a) => variables(a) === 'grind' && a.settings.grind < a.changed[0]!.from;
+const coarser: Check = (a) => variables(a) === 'grind' && a.settings.grind > a.changed[0]!.from;
+const does =
+  (action: Advice['action']): Check =>
+  (a) =>
+    a.action === action;
+const tasting = (balance: number, body = 0, more: object = {}) => ({ balance, body, dryness: 0, ...more });
+const sweet = tasting(0, 0, { sweetness: 7.5, overall: 8.5 });
+const shot = (timeSeconds: number, taste: Shot['taste'] = sweet, more: Shot = {}): Shot =>
+  everydayShot({ timeSeconds, taste, ...more });
+
+interface Situation {
+  name: string;
+  ask: Partial<AdviceRequest>;
+  expect: Check;
+}
+
+const grinder = everydayRequest().grinder;
+const light = { coffee: { roast: 'light' as const }, method: 'open-light' };
+const openTarget = { ...everydayRequest().target, yieldGrams: 45, timeSeconds: { min: 20, max: 38 }, temperatureC: 94 };
+
+/** What a barista of ten years would do, one line each. */
+const SITUATIONS: Situation[] = [
+  { name: 'fast and sour: finer', ask: { shots: [shot(18, tasting(-2, -1))] }, expect: finer },
+  { name: 'slow and bitter: coarser', ask: { shots: [shot(42, tasting(1.5, 1))] }, expect: coarser },
+  { name: 'fast but bitter: the time first', ask: { shots: [shot(19, tasting(1))] }, expect: finer },
+  {
+    name: 'out of the window is never mended by yield',
+    ask: { shots: [shot(21, null), shot(22, null)] },
+    expect: finer,
+  },
+  {
+    name: 'a little fast: a small step, not a leap',
+    ask: { shots: [shot(23.5, tasting(-0.5))] },
+    expect: (a) => finer(a) && 14 - a.settings.grind <= 3,
+  },
+  {
+    name: 'in the window, thin only: less water',
+    ask: { shots: [shot(28, tasting(0, -1.5)), shot(28, tasting(0, -1.5))] },
+    expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams < 36,
+  },
+  {
+    name: 'in the window, heavy only: more water',
+    ask: { shots: [shot(28, tasting(0, 1.5)), shot(28, tasting(0, 1.5))] },
+    expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 36,
+  },
+  {
+    name: 'in the window, sour: finer or longer, not hotter, not more coffee',
+    ask: { shots: [shot(27, tasting(-1.5)), shot(27, tasting(-1.5))] },
+    expect: (a) => finer(a) || (variables(a) === 'yieldGrams' && a.settings.yieldGrams > 36),
+  },
+  {
+    name: 'in the window, bitter: coarser or shorter, not cooler',
+    ask: { shots: [shot(30, tasting(1.5)), shot(30, tasting(1.5))] },
+    expect: (a) => coarser(a) || (variables(a) === 'yieldGrams' && a.settings.yieldGrams < 36),
+  },
+  {
+    name: 'a light roast, sour in the open: hotter first',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [shot(27, tasting(-2), { yieldGrams: 45, temperatureC: 94, planned: { doseGrams: 18, yieldGrams: 45 } })],
+    },
+    expect: (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > 94,
+  },
+  {
+    name: 'one lever moves nothing but grind',
+    ask: { method: 'one-lever', shots: [shot(27, tasting(-1.5)), shot(27, tasting(-1.5))] },
+    expect: finer,
+  },
+  {
+    name: 'sour and harsh: the puck, not the grind',
+    ask: { shots: [shot(27, tasting(-1.5, 0, { dryness: 2.5 }))] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'spurts twice: the puck',
+    ask: { shots: [shot(22, tasting(-1), { seen: ['spurts'] }), shot(23, tasting(-1), { seen: ['spurts'] })] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'a change without a purge proves nothing',
+    ask: { shots: [shot(20, tasting(-1)), shot(21, tasting(-1), { grind: 12, purged: false })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'one odd shot after a good series: again',
+    ask: { shots: [shot(28), shot(29), shot(28), shot(19, null)] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'in the window and not tasted: nothing is claimed, nothing is moved',
+    ask: { shots: [shot(28, null)] },
+    expect: does('repeat'),
+  },
+  { name: 'good twice: leave it alone', ask: { shots: [shot(28), shot(28.5)] }, expect: does('dialled') },
+  {
+    name: 'forty good ones: leave it alone',
+    ask: { shots: Array.from({ length: 40 }, () => shot(28)) },
+    expect: does('dialled'),
+  },
+  {
+    name: 'finest and still fast: more coffee, ratio kept',
+    ask: { grinder: { ...grinder, min: 14 }, shots: [shot(20, tasting(-1))] },
+    expect: (a) => variables(a) === 'doseGrams+yieldGrams' && a.settings.doseGrams > 18,
+  },
+  {
+    name: 'coarsest and still slow: less coffee, ratio kept',
+    ask: { grinder: { ...grinder, max: 14 }, shots: [shot(42, tasting(1))] },
+    expect: (a) => variables(a) === 'doseGrams+yieldGrams' && a.settings.doseGrams < 18,
+  },
+  {
+    name: 'grind reversed twice is done: another lever',
+    ask: {
+      shots: [
+        shot(28, tasting(-1.5)),
+        shot(31, tasting(1.5), { grind: 13 }),
+        shot(28, tasting(-1.5)),
+        shot(31, tasting(1.5), { grind: 13 }),
+      ],
+    },
+    expect: (a) => a.changed.every(({ variable }) => variable !== 'grind'),
+  },
+];
+
+describe('a barista of ten years would', () => {
+  it.each(SITUATIONS.map(({ name, ask, expect: check }) => [name, ask, check] as const))('%s', (_, ask, check) => {
+    const advice = answer(everydayRequest(ask)) as Advice;
+    const said = `${advice.action} ${JSON.stringify(advice.changed)}`;
+    expect([said, check(advice)]).toEqual([said, true]);
+  });
+});

@@ -1,0 +1,43 @@
+import type { CardVersionView, RecipeDto } from '../app/api';
+import { versionChanges } from './versionChanges';
+
+const recipe: RecipeDto = {
+  grind: 12,
+  doseGrams: 18,
+  yieldGrams: 36,
+  temperatureC: 93,
+  timeSeconds: { min: 27, max: 33 },
+  timer: 'pump-on',
+  grinderName: 'Lefty',
+  machineName: 'Twin',
+  basketName: '18 g',
+};
+const version = (change: Partial<RecipeDto> = {}, tastesLike = 'plum'): CardVersionView => ({
+  id: 'v',
+  revision: 1,
+  version: 1,
+  runId: null,
+  recipe: { ...recipe, ...change },
+  tastesLike,
+  setBy: '',
+  note: '',
+  createdAt: '2026-03-01T06:00:00Z',
+  updatedAt: '2026-03-01T06:00:00Z',
+});
+
+describe('what changed between versions', () => {
+  it('names each figure with its old and new value', () => {
+    const changes = versionChanges(version({ grind: 11.5, temperatureC: null }), version());
+    expect(changes).toEqual(['grind 12 → 11.5', 'temperature °C 93 → none']);
+  });
+
+  it('names window and words', () => {
+    const now = version({ timeSeconds: { min: 25, max: 32 } }, 'cocoa');
+    expect(versionChanges(now, version())).toEqual(['window 27–33 → 25–32 s', 'words for its taste']);
+  });
+
+  it('says first, and says when nothing changed', () => {
+    expect(versionChanges(version(), undefined)).toEqual(['first version']);
+    expect(versionChanges(version(), version())).toEqual(['confirmed as it was']);
+  });
+});

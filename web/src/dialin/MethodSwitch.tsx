@@ -1,0 +1,32 @@
+import { findMethod, METHODS } from '@olvet/core';
+import { Select } from 'antd';
+import { usePutRunMutation, type RunDto, type SheetView } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+
+/** Another school in the middle of a run: its window and clock come with it, dose, yield and the shots stay. */
+export function MethodSwitch({ sheet }: { sheet: SheetView }) {
+  const { run } = sheet;
+  const [putRun, { isLoading, error }] = usePutRunMutation();
+  if (run.status !== 'open') return <span>{findMethod(run.methodId)?.name}</span>;
+  const change = (methodId: RunDto['methodId']): void => {
+    const { windowSeconds, timer } = findMethod(methodId)!;
+    const target = { ...run.target, timeSeconds: windowSeconds, timer };
+    void putRun({ id: run.id, runDto: { ...withoutRow(run), methodId, target } });
+  };
+  return (
+    <>
+      <Select
+        aria-label="Method"
+        variant="borderless"
+        size="small"
+        popupMatchSelectWidth={false}
+        value={run.methodId}
+        loading={isLoading}
+        options={METHODS.map(({ id, name }) => ({ value: id, label: name }))}
+        onChange={change}
+      />
+      <ProblemAlert error={error} />
+    </>
+  );
+}

@@ -1,0 +1,83 @@
+import { shotView, sheetView } from '../../testing/sheet.fixture';
+import { gramsUsed } from './gramsUsed';
+import { changeDirection, nudge, plannedOf, scaleOf } from './settings';
+import { newShotDto } from './shotDto';
+
+const settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
+
+describe('the next shot by steps', () => {
+  it('moves by the equipment’s own step and stops at its end', () => {
+    const sheet = sheetView();
+    expect(nudge(sheet, settings, 'grind', -1).grind).toBe(13.5);
+    expect(nudge(sheet, settings, 'temperatureC', 1).temperatureC).toBe(93.5);
+    expect(nudge(sheet, settings, 'doseGrams', 1).doseGrams).toBe(18.1);
+    expect(nudge(sheet, settings, 'yieldGrams', 1).yieldGrams).toBe(37);
+    expect(nudge(sheet, { ...settings, grind: 0 }, 'grind', -1).grind).toBe(0);
+    expect(nudge(sheet, { ...settings, doseGrams: 20 }, 'doseGrams', 1).doseGrams).toBe(20);
+  });
+
+  it('steps a yield that is not a whole gram by a gram', () => {
+    expect(nudge(sheetView(), { ...settings, yieldGrams: 37.1 }, 'yieldGrams', 1).yieldGrams).toBe(38.1);
+  });
+
+  it('divides a stepless collar into hundredths', () => {
+    const stepless = sheetView([], { grinder: { ...sheetView().grinder, step: 0, max: 12 } });
+    expect(nudge(stepless, { ...settings, grind: 6 }, 'grind', 1).grind).toBeCloseTo(6.12, 9);
+    expect(scaleOf(stepless, 'grind')).toEqual({ min: 0, max: 12, step: 0 });
+  });
+
+  it('points the wedge up for coarser, whichever way the collar is numbered', () => {
+    const lower = sheetView();
+    const higher = sheetView([], { grinder: { ...lower.grinder, finer: 'higher' } });
+    expect(changeDirection(lower, 'grind', 14, 12)).toBe(-1);
+    expect(changeDirection(higher, 'grind', 14, 12)).toBe(1);
+    expect(changeDirection(higher, 'yieldGrams', 36, 38)).toBe(1);
+    expect(changeDirection(lower, 'grind', 14, 14)).toBe(0);
+  });
+});
+
+describe('what a shot was aimed at', () => {
+  it('is its plan, or what was measured where no plan was kept', () => {
+    const shot = shotView('a', { planned: { grind: 13 }, doseGrams: 17.8 });
+    expect(plannedOf(shot)).toEqual({ grind: 13, doseGrams: 17.8, yieldGrams: 36, temperatureC: 93 });
+  });
+});
+
+describe('a new shot', () => {
+  const at = new Date('2026-03-01T06:45:00Z');
+
+  it('keeps aim and measurement apart', () => {
+    const dto = newShotDto(sheetView(), settings, { doseGrams: 18.1, yieldGrams: 36.8, timeSeconds: 21.5 }, at);
+    expect(dto).toMatchObject({
+      runId: 'run',
+      grind: 14,
+      doseGrams: 18.1,
+      yieldGrams: 36.8,
+      planned: settings,
+      timer: 'pump-on',
+      purged: true,
+      tasting: null,
+    });
+  });
+
+  it('takes a grind said in the line as the one that stood there', () => {
+    const dto = newShotDto(sheetView(), settings, { grind: 12, taste: { balance: -1.5 } }, at);
+    expect(dto.grind).toBe(12);
+    expect(dto.planned?.grind).toBe(12);
+    expect(dto.tasting).toMatchObject({ balance: -1.5 });
+    expect(dto.tasting?.id).toMatch(/^[0-9a-f-]{14}7/);
+  });
+});
+
+describe('coffee used', () => {
+  it('counts doses, and a purge for each purged change of grind', () => {
+    const at = (grind: number) => ({ grind, planned: { grind, doseGrams: 18, yieldGrams: 36, temperatureC: 93 } });
+    const shots = [
+      shotView('a', at(14)),
+      shotView('b', at(12)),
+      shotView('c', at(12)),
+      shotView('d', { ...at(11), purged: false }),
+    ];
+    expect(gramsUsed(sheetView(shots))).toBe(4 * 18 + 12);
+  });
+});

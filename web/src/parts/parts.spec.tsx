@@ -1,0 +1,126 @@
+import { fireEvent, render, screen } from '@testing-library/react';
+import { formErrors, problemOf } from '../app/problem';
+import { elapsed, money, orDash, temperatureNumber } from './format';
+import { sideOf } from './Outcome';
+import { ProblemAlert } from './ProblemAlert';
+import { Stepper } from './Stepper';
+import { useShortcuts, type Shortcuts } from './useShortcuts';
+import { withoutRow } from './withoutRow';
+
+describe('figures on screen', () => {
+  it('are shown in the shop’s unit', () => {
+    expect(temperatureNumber(93, 'C')).toBe('93');
+    expect(temperatureNumber(93.5, 'C')).toBe('93.5');
+    expect(temperatureNumber(93, 'F')).toBe('199');
+  });
+
+  it('are a dash where nothing was measured, never a zero', () => {
+    expect([orDash(null), orDash(undefined), orDash(0), orDash(18.04)]).toEqual(['–', '–', '0', '18']);
+  });
+
+  it('count time as a clock, then hours, then days', () => {
+    const start = '2026-03-01T06:00:00Z';
+    const after = (minutes: number) => elapsed(start, Date.parse(start) + minutes * 60_000);
+    expect([after(4.25), after(75), after(60 * 60)]).toEqual(['4:15', '1 h 15 min', '2 days']);
+    expect(after(-5)).toBe('0:00');
+  });
+
+  it('write money in the shop’s currency', () => {
+    expect(money(139, 'EUR')).toMatch(/1[.,]39/);
+  });
+
+  it('know the three sides of a window', () => {
+    expect([24, 27, 33, 33.1].map((t) => sideOf(t, 27, 33))).toEqual(['low', 'on', 'on', 'high']);
+  });
+});
+
+describe('problems of the server', () => {
+  const refused = {
+    status: 400,
+    data: {
+      detail: 'max must be above min',
+      errors: [{ path: 'target.timeSeconds.max', message: 'must be above min' }],
+    },
+  };
+
+  it('land on their fields', () => {
+    expect(formErrors(problemOf(refused))).toEqual([
+      { name: ['target', 'timeSeconds', 'max'], errors: ['must be above min'] },
+    ]);
+    expect(formErrors(problemOf(refused), 'target.')).toEqual([
+      { name: ['timeSeconds', 'max'], errors: ['must be above min'] },
+    ]);
+  });
+
+  it('are said in words, also when the server is out of reach or silent', () => {
+    expect(problemOf({ status: 'FETCH_ERROR' }).detail).toMatch(/out of reach/);
+    expect(problemOf(new Error('x')).detail).toMatch(/nothing was saved/);
+    render(<ProblemAlert error={refused} />);
+    expect(screen.getByText('target.timeSeconds.max must be above min')).toBeInTheDocument();
+  });
+
+  it('show nothing where there is none', () => {
+    const { container } = render(<ProblemAlert error={undefined} />);
+    expect(container).toBeEmptyDOMElement();
+  });
+});
+
+describe('Stepper', () => {
+  const stepper = (value: number | null) => {
+    const onChange = jest.fn();
+    render(
+      <Stepper id="t" label="time" unit="s" value={value} step={0.5} min={1} max={300} from={30} onChange={onChange} />,
+    );
+    return onChange;
+  };
+
+  it('starts at a sensible figure, then moves by its step inside its limits', () => {
+    const first = stepper(null);
+    fireEvent.click(screen.getByRole('button', { name: 'More time' }));
+    expect(first).toHaveBeenLastCalledWith(30);
+  });
+
+  it('does not go below its least', () => {
+    const onChange = stepper(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Less time' }));
+    expect(onChange).toHaveBeenLastCalledWith(1);
+  });
+
+  it('takes a decimal comma', () => {
+    const onChange = stepper(20);
+    fireEvent.change(screen.getByLabelText(/^time/), { target: { value: '21,5' } });
+    expect(onChange).toHaveBeenLastCalledWith(21.5);
+  });
+});
+
+describe('shortcuts', () => {
+  function Page({ shortcuts }: { shortcuts: Shortcuts }) {
+    useShortcuts(shortcuts);
+    return (
+      <>
+        <input aria-label="field" />
+        <button type="button">press</button>
+      </>
+    );
+  }
+
+  it('work on the page, keep quiet in fields, and leave Enter to a focused button', () => {
+    const take = jest.fn();
+    const again = jest.fn();
+    render(<Page shortcuts={{ Enter: take, r: again }} />);
+    fireEvent.keyDown(document.body, { key: 'Enter' });
+    fireEvent.keyDown(screen.getByRole('button'), { key: 'Enter' });
+    fireEvent.keyDown(screen.getByRole('button'), { key: 'r' });
+    fireEvent.keyDown(screen.getByLabelText('field'), { key: 'r' });
+    fireEvent.keyDown(document.body, { key: 'r', ctrlKey: true });
+    expect(take).toHaveBeenCalledTimes(1);
+    expect(again).toHaveBeenCalledTimes(1);
+  });
+});
+
+describe('withoutRow', () => {
+  it('takes off what the server adds and keeps the revision', () => {
+    const row = { id: 'a', shopId: 's', createdAt: 'x', updatedAt: 'y', revision: 3, name: 'Lefty' };
+    expect(withoutRow(row)).toEqual({ revision: 3, name: 'Lefty' });
+  });
+});

@@ -1,0 +1,69 @@
+import type { SheetShotView, SheetView } from '../src/app/api';
+
+const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+
+/** A shot of the run sheet at everyday settings. */
+export function shotView(id: string, change: Partial<SheetShotView> = {}): SheetShotView {
+  return {
+    ...row,
+    id,
+    runId: 'run',
+    stationId: 'station',
+    pulledAt: '2026-03-01T06:43:00.000Z',
+    grind: 14,
+    doseGrams: 18,
+    yieldGrams: 36,
+    temperatureC: 93,
+    planned: { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 },
+    timeSeconds: 28,
+    timer: 'pump-on',
+    seen: [],
+    purged: true,
+    tastings: [],
+    ...change,
+  };
+}
+
+/** A whole run sheet: everyday grinder, machine with a temperature, 18 g basket, medium roast. */
+export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView> = {}): SheetView {
+  const target = {
+    doseGrams: 18,
+    yieldGrams: 36,
+    temperatureC: 93,
+    timeSeconds: { min: 27, max: 33 },
+    timer: 'pump-on' as const,
+    balance: 0,
+    body: 0,
+  };
+  const gear = {
+    grinderId: 'grinder',
+    machineId: 'machine',
+    basketId: 'basket',
+    coffeeId: 'coffee',
+    methodId: 'balance-walk' as const,
+    target,
+  };
+  return {
+    run: { ...row, ...gear, id: 'run', stationId: 'station', status: 'open', startGrind: 14, startedAt: row.createdAt },
+    station: { ...row, ...gear, id: 'station', name: 'Left bar' },
+    grinder: {
+      ...row,
+      id: 'grinder',
+      name: 'Lefty',
+      min: 0,
+      max: 40,
+      step: 0.5,
+      finer: 'lower',
+      dosing: 'timed',
+      purgeGrams: 12,
+      learnedSlope: null,
+    },
+    machine: { ...row, id: 'machine', name: 'Twin', temperatureC: { min: 88, max: 97, step: 0.5 } },
+    basket: { ...row, id: 'basket', name: '18 g', nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+    coffee: { ...row, id: 'coffee', name: 'Saltmarsh', roast: 'medium' },
+    ageDays: 10,
+    centsPerGram: 2.9,
+    shots,
+    ...change,
+  };
+}
