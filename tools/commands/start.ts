@@ -1,10 +1,11 @@
+import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { buildStale } from '../lib/build';
 import { Cluster } from '../lib/cluster';
-import { endChild, endProcess, freePort, isAlive } from '../lib/processes';
+import { ancestors, endChild, endProcess, freePort, isAlive } from '../lib/processes';
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
 
@@ -31,9 +32,8 @@ export function run(args: string[]): Promise<void> {
     const ownDatabase = !process.env.DATABASE_URL;
     const cluster = ownDatabase ? new Cluster(HOME, 'database', { safe: true }) : null;
     if (values.reset) await reset(cluster);
-    remember({ starterPid: process.pid, serverPid: null, address: null });
-
     const ending = new Ending(cluster);
+    remember({ starterPid: process.pid, serverPid: null, address: null });
     try {
       await buildStale(HOME);
       say(cluster ? 'Starting the database …' : 'Using the database at DATABASE_URL.');
@@ -42,13 +42,18 @@ export function run(args: string[]): Promise<void> {
       const wished = Number(process.env.PORT ?? USUAL_PORT);
       const port = await freePort(wished);
       if (port !== wished) say(`Port ${wished} is in use by another program; taking ${port}.`);
-      const server = await startServer({ databaseUrl, port, demo: values.demo });
+      const onSpawn = (child: ChildProcess): void => {
+        ending.server = child;
+        remember({ starterPid: process.pid, serverPid: child.pid ?? null, address: null });
+      };
+      const server = await startServer({ databaseUrl, port, demo: values.demo, onSpawn });
+      if (ending.begun) return;
       const address = `http://127.0.0.1:${port}`;
       remember({ starterPid: process.pid, serverPid: server.pid ?? null, address });
-      ending.server = server;
       server.once('exit', (code) => void ending.end(code === 0 ? 0 : 1));
       process.stdout.write(`\nOlvet is at ${address}\nCtrl-C stops it; your data stays.\n`);
     } catch (error) {
+      if (ending.begun) return;
       cluster?.stop();
       rmSync(STATE, { force: true });
       throw error;
@@ -58,10 +63,13 @@ export function run(args: string[]): Promise<void> {
 
 /** Stops server and database once, whatever asks for it. */
 class Ending {
-  server: Awaited<ReturnType<typeof startServer>> | null = null;
+  server: ChildProcess | null = null;
   begun = false;
 
   constructor(private readonly cluster: Cluster | null) {
+    // npm or its shell may die without passing a signal on; nobody would be left to press Ctrl-C.
+    const family = ancestors();
+    setInterval(() => ancestors() !== family && void this.end(0), 500).unref();
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void this.end(0));
   }
 

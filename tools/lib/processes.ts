@@ -48,6 +48,17 @@ export function isAlive(pid: number, mark: string): boolean {
   }
 }
 
+/** Parent and grandparent of this process, as text to compare: the shell that npm put between, and npm. */
+export function ancestors(): string {
+  const parent = process.ppid;
+  try {
+    const status = readFileSync(`/proc/${parent}/status`, 'utf8');
+    return `${parent} ${/^PPid:\s*(\d+)/m.exec(status)?.[1]}`;
+  } catch {
+    return String(parent);
+  }
+}
+
 /** Asks a process to end, and insists after `patienceMs`. */
 export async function endProcess(pid: number, mark: string, patienceMs = 5000): Promise<void> {
   if (!isAlive(pid, mark)) return;

@@ -9,6 +9,8 @@ export interface ServerOptions {
   port: number;
   demo: boolean;
   logLevel?: string;
+  /** Told at once, so that a signal during the start finds the child. */
+  onSpawn?: (child: ChildProcess) => void;
 }
 
 /** Starts the built server and resolves once it listens. It gets a process group of its own: Ctrl-C reaches us alone. */
@@ -28,6 +30,7 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
       NODE_ENV: 'production',
     },
   });
+  options.onSpawn?.(child);
   await new Promise<void>((listening, failed) => {
     child.once('error', failed);
     child.once('exit', (code) => failed(new Stop(`The server ended before it was ready (exit code ${code}).`)));
