@@ -57,6 +57,7 @@ test('a whole dial-in by shorthand, kept as a card and still there after a reloa
   await page.getByRole('button', { name: /Keep as card/ }).click();
   await page.getByLabel('Set by').fill('Oda');
   await page.getByRole('button', { name: 'Keep the card' }).click();
+  await expect(page).toHaveURL(/\/cards\//);
   await expect(page.getByText(/set by Oda/)).toBeVisible();
   await page.getByRole('link', { name: 'Cards', exact: true }).click();
   await expect(page.getByRole('link', { name: /Coffee .*Oda/ }).first()).toBeVisible();

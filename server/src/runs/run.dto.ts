@@ -1,37 +1,18 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { METHOD_IDS } from '@olvet/core';
 import { BasketView } from '../baskets/basket.dto';
 import { CoffeeView } from '../coffees/coffee.dto';
-import { ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
-import { RevisionDto, RowView } from '../common/rows';
-import { TargetDto } from '../common/target.dto';
+import { ChoiceField, IdField, InstantField, NumberField, TextField } from '../common/fields';
+import { GearDto } from '../common/gear.dto';
+import { RowView } from '../common/rows';
 import { GrinderView } from '../grinders/grinder.dto';
 import { MachineView } from '../machines/machine.dto';
 import { SheetShotView } from '../shots/shot.dto';
 import { StationView } from '../stations/station.dto';
 import { RUN_STATUSES, type RunStatus } from './run.entity';
 
-export class RunDto extends RevisionDto {
+export class RunDto extends GearDto {
   @IdField()
   stationId!: string;
-
-  @IdField()
-  grinderId!: string;
-
-  @IdField()
-  machineId!: string;
-
-  @IdField()
-  basketId!: string;
-
-  @IdField()
-  coffeeId!: string;
-
-  @ChoiceField({ of: METHOD_IDS, name: 'MethodId' })
-  methodId!: string;
-
-  @PartField(() => TargetDto)
-  target!: TargetDto;
 
   @TextField({ max: 400, optional: true, description: 'The flavour aimed at, in words' })
   goal?: string | null;

@@ -1,7 +1,8 @@
-import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { ApiProperty, IntersectionType, OmitType } from '@nestjs/swagger';
 import { SIGNS, TIMER_STARTS, type Sign, type TimerStart } from '@olvet/core';
 import { BooleanField, ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
+import { TasteScalesDto } from '../tastings/tasteScales.dto';
 import { TastingView } from '../tastings/tasting.dto';
 
 export class SeenDto {
@@ -12,7 +13,14 @@ export class SeenDto {
   clock?: number | null;
 }
 
-export class PlannedDto {
+/** A shot's own taste note, saved together with it. */
+export class FirstTastingDto extends OmitType(TasteScalesDto, ['revision']) {
+  @IdField()
+  id!: string;
+}
+
+/** The four settings of a shot, each as far as it is known. */
+class SettingsDto extends RevisionDto {
   @NumberField({ min: -1000, max: 10000, optional: true })
   grind?: number | null;
 
@@ -26,28 +34,9 @@ export class PlannedDto {
   temperatureC?: number | null;
 }
 
-/** A shot's own taste note, saved together with it. */
-export class FirstTastingDto {
-  @IdField()
-  id!: string;
+export class PlannedDto extends OmitType(SettingsDto, ['revision']) {}
 
-  @NumberField({ min: -3, max: 3, optional: true })
-  balance?: number | null;
-
-  @NumberField({ min: -3, max: 3, optional: true })
-  body?: number | null;
-
-  @NumberField({ min: 0, max: 3, optional: true })
-  dryness?: number | null;
-
-  @NumberField({ min: 0, max: 10, optional: true })
-  sweetness?: number | null;
-
-  @NumberField({ min: 0, max: 10, optional: true })
-  overall?: number | null;
-}
-
-export class ShotFieldsDto extends RevisionDto {
+export class ShotFieldsDto extends SettingsDto {
   @IdField({ optional: true, description: 'null for a shot pulled outside a dial-in' })
   runId?: string | null;
 
@@ -56,18 +45,6 @@ export class ShotFieldsDto extends RevisionDto {
 
   @InstantField()
   pulledAt!: string;
-
-  @NumberField({ min: -1000, max: 10000, optional: true })
-  grind?: number | null;
-
-  @NumberField({ min: 1, max: 60, optional: true })
-  doseGrams?: number | null;
-
-  @NumberField({ min: 1, max: 500, optional: true })
-  yieldGrams?: number | null;
-
-  @NumberField({ min: 60, max: 100, optional: true })
-  temperatureC?: number | null;
 
   @PartField(() => PlannedDto, { optional: true })
   planned?: PlannedDto | null;

@@ -747,14 +747,14 @@ export type TargetDto = {
 export type StationView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  name: string;
-  position?: number | null;
   grinderId: string;
   machineId: string;
   basketId: string;
   coffeeId: string;
   methodId: MethodId;
   target: TargetDto;
+  name: string;
+  position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
   retiredAt?: string | null;
@@ -771,14 +771,14 @@ export type StationPage = {
 export type StationDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  name: string;
-  position?: number | null;
   grinderId: string;
   machineId: string;
   basketId: string;
   coffeeId: string;
   methodId: MethodId;
   target: TargetDto;
+  name: string;
+  position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
   retiredAt?: string | null;
@@ -787,13 +787,13 @@ export type RunStatus = "open" | "kept" | "given-up";
 export type RunView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  stationId: string;
   grinderId: string;
   machineId: string;
   basketId: string;
   coffeeId: string;
   methodId: MethodId;
   target: TargetDto;
+  stationId: string;
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
@@ -830,9 +830,6 @@ export type Verdict = "sink" | "serve";
 export type TastingView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  shotId: string;
-  /** Who tasted; empty for the one at the bar */
-  person?: string | null;
   /** −3 very sour … +3 very bitter */
   balance?: number | null;
   /** −3 thin … +3 heavy */
@@ -840,6 +837,9 @@ export type TastingView = {
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  shotId: string;
+  /** Who tasted; empty for the one at the bar */
+  person?: string | null;
   words?: string | null;
   id: string;
   createdAt: string;
@@ -848,14 +848,14 @@ export type TastingView = {
 export type SheetShotView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  /** null for a shot pulled outside a dial-in */
-  runId?: string | null;
-  stationId: string;
-  pulledAt: string;
   grind?: number | null;
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** null for a shot pulled outside a dial-in */
+  runId?: string | null;
+  stationId: string;
+  pulledAt: string;
   planned?: PlannedDto | null;
   timeSeconds?: number | null;
   timer: TimerStart;
@@ -896,13 +896,13 @@ export type RunPage = {
 export type RunDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  stationId: string;
   grinderId: string;
   machineId: string;
   basketId: string;
   coffeeId: string;
   methodId: MethodId;
   target: TargetDto;
+  stationId: string;
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
@@ -913,14 +913,14 @@ export type RunDto = {
 export type ShotView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  /** null for a shot pulled outside a dial-in */
-  runId?: string | null;
-  stationId: string;
-  pulledAt: string;
   grind?: number | null;
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** null for a shot pulled outside a dial-in */
+  runId?: string | null;
+  stationId: string;
+  pulledAt: string;
   planned?: PlannedDto | null;
   timeSeconds?: number | null;
   timer: TimerStart;
@@ -949,24 +949,26 @@ export type ShotPage = {
   pageSize: number;
 };
 export type FirstTastingDto = {
-  id: string;
+  /** −3 very sour … +3 very bitter */
   balance?: number | null;
+  /** −3 thin … +3 heavy */
   body?: number | null;
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  id: string;
 };
 export type ShotDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  /** null for a shot pulled outside a dial-in */
-  runId?: string | null;
-  stationId: string;
-  pulledAt: string;
   grind?: number | null;
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** null for a shot pulled outside a dial-in */
+  runId?: string | null;
+  stationId: string;
+  pulledAt: string;
   planned?: PlannedDto | null;
   timeSeconds?: number | null;
   timer: TimerStart;
@@ -991,9 +993,6 @@ export type TastingPage = {
 export type TastingDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  shotId: string;
-  /** Who tasted; empty for the one at the bar */
-  person?: string | null;
   /** −3 very sour … +3 very bitter */
   balance?: number | null;
   /** −3 thin … +3 heavy */
@@ -1001,6 +1000,9 @@ export type TastingDto = {
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  shotId: string;
+  /** Who tasted; empty for the one at the bar */
+  person?: string | null;
   words?: string | null;
 };
 export type Purpose = "black" | "milk";

@@ -1,0 +1,25 @@
+import { METHOD_IDS } from '@olvet/core';
+import { ChoiceField, IdField, PartField } from './fields';
+import { RevisionDto } from './rows';
+import { TargetDto } from './target.dto';
+
+/** What a station is made of, and what a dial-in was made with. */
+export class GearDto extends RevisionDto {
+  @IdField()
+  grinderId!: string;
+
+  @IdField()
+  machineId!: string;
+
+  @IdField()
+  basketId!: string;
+
+  @IdField()
+  coffeeId!: string;
+
+  @ChoiceField({ of: METHOD_IDS, name: 'MethodId' })
+  methodId!: string;
+
+  @PartField(() => TargetDto)
+  target!: TargetDto;
+}

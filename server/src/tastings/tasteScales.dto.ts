@@ -1,0 +1,20 @@
+import { NumberField } from '../common/fields';
+import { RevisionDto } from '../common/rows';
+
+/** The advice contract's scales of taste; any of them may be left out. */
+export class TasteScalesDto extends RevisionDto {
+  @NumberField({ min: -3, max: 3, optional: true, description: '−3 very sour … +3 very bitter' })
+  balance?: number | null;
+
+  @NumberField({ min: -3, max: 3, optional: true, description: '−3 thin … +3 heavy' })
+  body?: number | null;
+
+  @NumberField({ min: 0, max: 3, optional: true })
+  dryness?: number | null;
+
+  @NumberField({ min: 0, max: 10, optional: true })
+  sweetness?: number | null;
+
+  @NumberField({ min: 0, max: 10, optional: true })
+  overall?: number | null;
+}
