@@ -52,6 +52,7 @@ export const up: Migration['up'] = async ({ run }) => {
     ${to('stationId', 'stations')}, ${to('grinderId', 'grinders')}, ${to('machineId', 'machines')},
     ${to('basketId', 'baskets')}, ${to('coffeeId', 'coffees')})`);
   await run(`CREATE INDEX runs_by_time ON runs ("shopId", "startedAt" DESC)`);
+  await run(`CREATE INDEX runs_open ON runs ("shopId", "stationId", "startedAt" DESC) WHERE "status" = 'open'`);
   await run(`CREATE INDEX runs_by_station ON runs ("shopId", "stationId", "startedAt" DESC)`);
   await run(`CREATE TABLE shots (
     "runId" uuid, "stationId" uuid NOT NULL, "pulledAt" timestamptz NOT NULL,
@@ -75,7 +76,7 @@ export const up: Migration['up'] = async ({ run }) => {
     "name" text NOT NULL, "coffeeId" uuid NOT NULL, "stationId" uuid NOT NULL, "purpose" text NOT NULL DEFAULT 'black',
     "retiredAt" timestamptz, ${owned}, ${to('coffeeId', 'coffees')}, ${to('stationId', 'stations')})`);
   await run(`CREATE INDEX cards_by_time ON cards ("shopId", "updatedAt" DESC)`);
-  await run(`CREATE INDEX cards_by_coffee ON cards ("shopId", "coffeeId")`);
+  await run(`CREATE INDEX cards_by_coffee ON cards ("shopId", "coffeeId", "stationId", "updatedAt" DESC)`);
   await run(`CREATE TABLE card_versions (
     "cardId" uuid NOT NULL, "version" integer NOT NULL, "runId" uuid, "recipe" jsonb NOT NULL,
     "tastesLike" text NOT NULL DEFAULT '', "setBy" text NOT NULL DEFAULT '', "note" text NOT NULL DEFAULT '', ${owned},

@@ -52,7 +52,7 @@ export interface Decision {
 export function decide(problem: Problem, seed: string): Decision {
   const posterior = infer(problem);
   const particles = drawParticles(posterior, seed);
-  const evidence = readEvidence(problem);
+  const evidence = readEvidence(problem, posterior);
   const look = (move: Move): Choice => ({
     move,
     outlook: lookAt(problem, posterior, particles, move.settings),

@@ -1,6 +1,7 @@
 import type { Lever } from '../method/Method';
 import type { Settings } from './answer';
-import { infer, timeSd } from './infer';
+import { slopesOf } from './gradients';
+import { measuredTimeSd, tailWeight, timeSd, type Posterior } from './infer';
 import { changesBetween, directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
 import type { Pour, Problem } from './problem';
@@ -26,7 +27,7 @@ export interface Evidence {
 }
 
 /** Reads the run so far the way a practised eye would, before any choice is made. Null before the first shot. */
-export function readEvidence(problem: Problem): Evidence | null {
+export function readEvidence(problem: Problem, posterior: Posterior): Evidence | null {
   const { pours } = problem;
   const last = pours.at(-1);
   if (!last) return null;
@@ -35,7 +36,7 @@ export function readEvidence(problem: Problem): Evidence | null {
     last,
     spoilt: spoiltBy(problem, last),
     spoiltBefore: before !== undefined && spoiltBy(problem, before) !== null,
-    surprise: surpriseOf(problem, last),
+    surprise: surpriseOf(problem, last, posterior),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
     sameSettings: pours.filter((pour) => isSame(pour.planned, last.planned)),
     circling: circlingLevers(problem),
@@ -56,28 +57,28 @@ function spoiltBy(problem: Problem, pour: Pour): Evidence['spoilt'] {
 }
 
 /**
- * How far the last shot fell from what the earlier ones foretold. Judged only when an earlier shot stood within a
- * quarter of log time of the same settings: further away a miss is ignorance, not noise.
+ * How far the last shot fell from what the earlier ones foretold, by leaving it out of the belief in closed form
+ * (Sherman–Morrison): with w its precision and h = w·gᵀΣg its leverage, the residual without it is r/(1 − h) and the
+ * belief's own variance gᵀΣg/(1 − h). No second inference is needed.
  */
-function surpriseOf(problem: Problem, last: Pour): Evidence['surprise'] {
+function surpriseOf(problem: Problem, last: Pour, posterior: Posterior): Evidence['surprise'] {
   const earlier = problem.pours.slice(0, -1).filter((pour) => pour.timeSeconds !== null);
   if (earlier.length < 2 || last.timeSeconds === null) return null;
-  const posterior = infer(problem, earlier);
-  const { mean, covariance, frame } = posterior;
+  const { mean, covariance, frame, noise } = posterior;
   const geometry = geometryOf(frame, last.measured);
-  const foresee = (theta: Float64Array) => predict(beliefOf(theta, frame), frame, geometry, last.clock);
-  const here = foresee(mean);
-  // Linear error propagation of the belief into this shot's time.
-  const gradient = Array.from(mean, (_, i) => {
-    const nudged = Float64Array.from(mean);
-    nudged[i]! += 1e-4;
-    return (foresee(nudged).timeSeconds - here.timeSeconds) / 1e-4;
-  });
-  let variance = (posterior.noise.time * timeSd(here.puckSeconds)) ** 2;
-  gradient.forEach((gi, i) => gradient.forEach((gj, j) => (variance += gi * gj * covariance.get(i, j))));
+  const belief = beliefOf(mean, frame);
+  const here = predict(belief, frame, geometry, last.clock);
+  const gradient = slopesOf(belief, frame, geometry, last.clock, here).timeSeconds;
+  let own = 0;
+  gradient.forEach((gi, i) => gradient.forEach((gj, j) => (own += gi * gj * covariance.get(i, j))));
+  const residual = last.timeSeconds - here.timeSeconds;
+  const sd = noise.time * measuredTimeSd(last);
+  const precision = tailWeight(residual / sd) / (sd * sd);
+  const left = Math.max(0.02, 1 - precision * own);
+  const spread = noise.time * timeSd(here.puckSeconds);
   return {
-    expectedSeconds: here.timeSeconds,
-    sigmas: (last.timeSeconds - here.timeSeconds) / Math.sqrt(variance),
+    expectedSeconds: last.timeSeconds - residual / left,
+    sigmas: residual / left / Math.sqrt(spread * spread + own / left),
   };
 }
 

@@ -197,16 +197,34 @@ function linearise(theta: Float64Array, prior: Prior, readings: Reading[]): { pr
   return { precision, gradient: Matrix.columnVector(Array.from(g)) };
 }
 
+/** Old grounds were left in after a change of grind. */
+function isMixture(pour: Pour): boolean {
+  return !pour.purged && pour.previousGrind !== pour.measured.grind;
+}
+
+/** How much wider than usual a shot's time scatters: a mixture of grinds, a channel. */
+function doubtOf(pour: Pour): number {
+  return (isMixture(pour) ? 1.8 : 1) * (pour.channelled ? 4 : 1);
+}
+
+/**
+ * Spread of a shot's time as measured, s. It scales with the measured time: with the predicted one the fit could buy a
+ * small residual with a large spread.
+ */
+export function measuredTimeSd(pour: Pour): number {
+  return doubtOf(pour) * timeSd(Math.max(5, 0.75 * (pour.timeSeconds ?? 0)));
+}
+
+/** Weight of a time whose residual is r standard deviations, by its Student-t tail. */
+export function tailWeight(r: number): number {
+  return (TIME_TAIL + 1) / (TIME_TAIL + r * r);
+}
+
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
   const settings = { ...pour.measured };
-  let timeFactor = 1;
-  if (!pour.purged && pour.previousGrind !== settings.grind) {
-    // A mixture of two settings: about a third of what was ground is still the old grind, give or take.
-    settings.grind = 0.67 * settings.grind + 0.33 * pour.previousGrind;
-    timeFactor = 1.8;
-  }
-  if (pour.channelled) timeFactor *= 4;
+  // A mixture of two settings: about a third of what was ground is still the old grind, give or take.
+  if (isMixture(pour)) settings.grind = 0.67 * settings.grind + 0.33 * pour.previousGrind;
   const tasteFactor = pour.channelled ? 4 : 1;
   const wanted = problem.request.target;
   const reading: Reading = {
@@ -226,16 +244,13 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     reading.isTime.push(tail === TIME_TAIL);
     parts.push(part);
   };
-  // The noise scales with the measured time: with the predicted one the fit could buy a small residual with a large
-  // spread.
-  const puckSeconds = Math.max(5, 0.75 * (pour.timeSeconds ?? 0));
   const speedUp = pour.channelled ? 0.95 : 1;
-  add(pour.timeSeconds, timeFactor * timeSd(puckSeconds), TIME_TAIL, {
+  add(pour.timeSeconds, measuredTimeSd(pour), TIME_TAIL, {
     value: (shot) => shot.timeSeconds * speedUp,
     slope: (_, slopes) => slopes.timeSeconds.map((slope) => slope * speedUp),
   });
   if (frame.clock !== 'first-drip') {
-    add(pour.firstDripSeconds, 1.2 * timeFactor, TIME_TAIL, {
+    add(pour.firstDripSeconds, 1.2 * doubtOf(pour), TIME_TAIL, {
       value: (shot) => shot.firstDripSeconds,
       slope: (_, slopes) => slopes.firstDripSeconds,
     });

@@ -6,7 +6,7 @@ import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model'
 import type { Problem } from './problem';
 
 /** Draws from the posterior; more would not change a choice, only its decimals. */
-export const PARTICLES = 160;
+export const PARTICLES = 144;
 /** A noise-free shot may stand this far outside the window and still be what a barista calls in it, s. */
 const WINDOW_GRACE_SECONDS = 0.5;
 

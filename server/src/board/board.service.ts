@@ -94,11 +94,14 @@ export class BoardService {
          SELECT coalesce(x."doseGrams", 0) + CASE
            WHEN x."purged" AND x."grind" <> lag(x."grind") OVER (PARTITION BY x."stationId" ORDER BY x."pulledAt")
            THEN g."purgeGrams" ELSE 0 END AS "grams"
-         FROM shots x
-         JOIN stations s ON s."shopId" = x."shopId" AND s."id" = x."stationId"
+         FROM stations s
          JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
-         WHERE x."shopId" = :shopId AND x."stationId" IN (SELECT "id" FROM stations WHERE "shopId" = :shopId)
-           AND x."pulledAt" >= :since AND x."discardedAt" IS NULL) today`,
+         -- Lateral, so that each station's few shots come from its index however long the history is.
+         CROSS JOIN LATERAL (
+           SELECT "stationId", "doseGrams", "purged", "grind", "pulledAt" FROM shots
+           WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
+             AND "discardedAt" IS NULL OFFSET 0) x
+         WHERE s."shopId" = :shopId) today`,
       { replacements: { shopId, since }, type: QueryTypes.SELECT },
     );
     return { gramsToday: Math.round(rows[0]?.grams ?? 0), shotsToday: rows[0]?.shots ?? 0 };
