@@ -6,8 +6,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   outputDir: '.olvet/test-results',
   workers: 2,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   forbidOnly: true,
   use: { ...browserOptions, trace: 'retain-on-failure' },
 });

@@ -29,7 +29,7 @@ const PLACES = [
 
 for (const theme of ['light', 'night'] as const) {
   test(`axe finds nothing on any screen, ${theme}`, async ({ page, request }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(400_000);
     await page.addInitScript(
       (chosen) => localStorage.setItem('olvet.settings', JSON.stringify({ theme: chosen })),
       theme,
