@@ -17,9 +17,9 @@ export function run(): Promise<void> {
     const env = { ...process.env, DATABASE_URL: databaseUrl, PORT: String(port), DEMO: '1', LOG_LEVEL: 'info' };
     const address = `http://127.0.0.1:${port}`;
     const children = [
-      spawn('npx', ['--no-install', 'tsc', '-b', 'server', '--watch', '--preserveWatchOutput'], { stdio: 'inherit' }),
+      spawn('node_modules/.bin/tsc', ['-b', 'server', '--watch', '--preserveWatchOutput'], { stdio: 'inherit' }),
       spawn(process.execPath, ['--watch', '--enable-source-maps', SERVER_FILE], { stdio: 'inherit', env }),
-      spawn('npx', ['--no-install', 'vite'], {
+      spawn(resolve('web/node_modules/.bin/vite'), [], {
         stdio: 'inherit',
         cwd: 'web',
         env: { ...process.env, API_ADDRESS: address },
