@@ -38,6 +38,7 @@ test('a newcomer on an empty shop gets the first advice in under two minutes, an
 
 test('setting up says what is wrong with a scale, and keeps what was typed', async ({ page }) => {
   await page.goto(`${EMPTY_URL}/setup`);
+  await expect(page.getByRole('button', { name: 'First advice' })).toBeVisible();
   const asNew = async (label: string): Promise<void> => {
     const select = page.getByRole('combobox', { name: label, exact: true });
     if (!(await select.isVisible())) return;

@@ -1,6 +1,7 @@
 import type { Advice, AdviceError, Expectation, Settings } from './answer';
 import { decide } from './decide';
-import { infer, slopeOf, TASTE_SD } from './infer';
+import { slopeOf, TASTE_SD } from './infer';
+import { believe } from './mixture';
 import { changesBetween } from './moves';
 import { drawParticles, expectationOf, lookAt } from './particles';
 import { readProblem, type Problem } from './problem';
@@ -52,9 +53,9 @@ export function advise(request: ValidAdviceRequest): Advice {
 /** What other settings than the advised ones would bring: the live what-if of the run sheet. */
 export function whatIf(request: ValidAdviceRequest, settings: Settings): Expectation {
   const problem: Problem = readProblem(request);
-  const posterior = infer(problem);
-  const particles = drawParticles(posterior, seedOf(request));
-  return expectationOf(problem, particles, lookAt(problem, posterior, particles, settings), TASTE_SD);
+  const mixture = believe(problem);
+  const particles = drawParticles(mixture, seedOf(request));
+  return expectationOf(problem, particles, lookAt(problem, mixture.main, particles, settings), TASTE_SD);
 }
 
 function seedOf(request: ValidAdviceRequest): string {

@@ -1,9 +1,10 @@
 import type { Lever } from '../method/Method';
 import { SETTING_OF, type Action, type Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
-import { infer, slopeOf, TASTE_SD, type Posterior } from './infer';
+import { slopeOf, TASTE_SD, type Posterior } from './infer';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
+import { believe, type Mixture } from './mixture';
 import { movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
@@ -17,15 +18,27 @@ const WINDOW_DOUBT = 0.45;
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
-const ORDER_PRICE = 0.12;
+const ORDER_PRICE = 0.25;
 const DISTANCE_PRICE = 0.3;
 /** Price of leaving settings, times the belief that they are right: do not fiddle. */
 const INERTIA_PRICE = 0.4;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
+/** After so many sound shots at the same settings without a claim they stand on an edge: one more would not tell. */
+const PATIENCE = 2;
 
 export type Stage =
-  'start' | 'limits' | 'window' | 'taste' | 'spoilt' | 'surprise' | 'unpurged' | 'confirm' | 'dialled' | 'stuck';
+  | 'start'
+  | 'limits'
+  | 'window'
+  | 'taste'
+  | 'spoilt'
+  | 'surprise'
+  | 'unpurged'
+  | 'excused'
+  | 'confirm'
+  | 'dialled'
+  | 'stuck';
 
 export interface Choice {
   move: Move;
@@ -42,7 +55,9 @@ export interface Decision {
   others: Choice[];
   here: Outlook;
   evidence: Evidence | null;
+  /** The likelier story. */
   posterior: Posterior;
+  mixture: Mixture;
   particles: Particles;
   /** A lever the method wanted and could not have: at its limit, locked, or turned to and fro. */
   blocked: Lever | null;
@@ -50,8 +65,9 @@ export interface Decision {
 
 /** The policy: what to do next, from evidence and belief. Words are added elsewhere. */
 export function decide(problem: Problem, seed: string): Decision {
-  const posterior = infer(problem);
-  const particles = drawParticles(posterior, seed);
+  const mixture = believe(problem);
+  const posterior = mixture.main;
+  const particles = drawParticles(mixture, seed);
   const evidence = readEvidence(problem, posterior);
   const look = (move: Move): Choice => ({
     move,
@@ -60,7 +76,7 @@ export function decide(problem: Problem, seed: string): Decision {
   });
   const still = look(standStill(problem, evidence?.last.planned ?? problem.start));
   const from = still.move.settings;
-  const base = { here: still.outlook, evidence, posterior, particles, blocked: null };
+  const base = { here: still.outlook, evidence, posterior, mixture, particles, blocked: null };
   if (evidence === null) {
     return { ...base, action: 'start', stage: 'start', chosen: still, others: [] };
   }
@@ -75,6 +91,7 @@ export function decide(problem: Problem, seed: string): Decision {
   if (!isSame(evidence.last.planned, from)) return stay('change', 'limits');
   if (mustPrepare(evidence, still.outlook)) return stay('prepare', 'spoilt');
   if (evidence.unpurged) return stay('repeat', 'unpurged');
+  if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
   if (isSurprising(evidence) && (evidence.sameSettings.length < 2 || still.outlook.windowShare > WINDOW_DOUBT)) {
     return stay('repeat', 'surprise');
   }
@@ -111,7 +128,7 @@ function claimAt(problem: Problem): number {
 
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
 function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const sound = evidence.sameSettings.filter((pour) => !pour.channelled);
+  const sound = evidence.sameSettings.filter((pour) => pour.sound);
   const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   return tasted && timed && here.goodShare >= claimAt(problem);
@@ -238,7 +255,9 @@ function rank(
   });
   // Pulling again at settings believed wrong is never the answer.
   const untasted = evidence.last.taste?.balance == null && evidence.last.taste?.overall == null;
-  const mayStay = next.length === 1 || (stage !== 'window' && (untasted || still.outlook.goodShare >= WORTH_REPEATING));
+  const patient = evidence.sameSettings.filter((pour) => pour.sound).length < PATIENCE;
+  const worthIt = untasted || (patient && still.outlook.goodShare >= WORTH_REPEATING);
+  const mayStay = next.length === 1 || (stage !== 'window' && worthIt);
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
 }
 

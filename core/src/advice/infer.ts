@@ -11,12 +11,14 @@ import {
   SWEETNESS,
   timeElasticity,
   type Frame,
+  type Geometry,
   type LikingScale,
   type Prediction,
 } from './model';
+import type { Verdict } from '../brew/types';
 import { slopesOf, type PredictionSlopes } from './gradients';
 import type { Pour, Problem } from './problem';
-import { priorFor, type Prior } from './prior';
+import { priorFor, type Origin, type Prior } from './prior';
 
 /** A constant of this module: an imported binding in the innermost loops costs a look-up each time. */
 const N = PARAMETERS;
@@ -30,6 +32,8 @@ export interface Posterior {
   noise: { time: number; taste: number };
   converged: boolean;
   iterations: number;
+  /** ln of the shots' marginal likelihood up to a constant of the shots alone: weighs one prior against another. */
+  logEvidence: number;
 }
 
 /** What one shot measured, with one function that predicts all of it: the pour is brewed once, not once a number. */
@@ -52,6 +56,9 @@ const CLOCK_SD_SECONDS = 0.5;
 export const TASTE_SD = 0.44;
 const OVERALL_SD = 0.7;
 const SWEET_SD = 0.75;
+/** "Better" is about a point of overall liking, give or take as much as two tongues' errors together. */
+const VERDICT_VALUE: Record<Verdict, number> = { better: 1, same: 0, worse: -1 };
+const VERDICT_SD = 0.9;
 const MAX_ITERATIONS = 25;
 /** Enough to come near; the second descent does the rest. */
 const ROUGH_ITERATIONS = 5;
@@ -71,10 +78,16 @@ export function timeSd(puckSeconds: number): number {
  * (JᵀWJ + Λ)δ = JᵀWr + Λ(μ − θ), Λ the prior precision, W = (ν+1)/(ν+r²) the tail weights.
  * Non-convergence is a result (`converged: false`), never an exception; the prior keeps every system positive definite.
  */
-export function infer(problem: Problem, pours: readonly Pour[] = problem.pours): Posterior {
+export function infer(
+  problem: Problem,
+  origin: Origin = 'anywhere',
+  pours: readonly Pour[] = problem.pours,
+): Posterior {
   const frame = frameOf(problem);
-  const prior = priorFor(problem);
-  const readings = pours.map((pour) => readPour(problem, frame, pour)).filter((r) => r.values.length > 0);
+  const prior = priorFor(problem, origin);
+  const readings = pours
+    .flatMap((pour, i) => [readPour(problem, frame, pour), readVerdict(problem, frame, pours[i - 1], pour)])
+    .filter((reading) => reading.values.length > 0);
   // First as if there were no outliers: from the prior's mean a far but true measurement looks like one, and the tails
   // would let the search settle on disbelieving it. Then with tails, from there.
   const plain = readings.map((reading) => ({ ...reading, tails: reading.tails.map(() => NO_TAIL) }));
@@ -90,7 +103,29 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
   const { theta, precision, converged, iterations } = final;
   const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(N));
   const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
-  return { mean: theta, covariance, frame, noise, converged, iterations };
+  const logEvidence = logEvidenceAt(theta, precision, prior, readings, origin);
+  return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence };
+}
+
+/**
+ * Laplace's approximation of the marginal likelihood: the mode's height times the room the posterior has in the prior's.
+ * Who claims to know the recipe must explain the times and may not call them outliers.
+ */
+function logEvidenceAt(
+  theta: Float64Array,
+  precision: Matrix,
+  prior: Prior,
+  readings: Reading[],
+  origin: Origin,
+): number {
+  const root = new CholeskyDecomposition(precision).lowerTriangularMatrix;
+  const strict = readings.map((reading) => ({
+    ...reading,
+    tails: reading.tails.map((tail, n) => (reading.isTime[n] && origin === 'kept recipe' ? NO_TAIL : tail)),
+  }));
+  let log = -0.5 * lossAt(theta, prior, strict);
+  for (let i = 0; i < N; i += 1) log -= Math.log(root.get(i, i)) + Math.log(prior.sd[i]!);
+  return log;
 }
 
 /**
@@ -202,9 +237,9 @@ function isMixture(pour: Pour): boolean {
   return !pour.purged && pour.previousGrind !== pour.measured.grind;
 }
 
-/** How much wider than usual a shot's time scatters: a mixture of grinds, a channel. */
+/** How much wider than usual a shot's time scatters: a mixture of grinds, a channel, a cold group. */
 function doubtOf(pour: Pour): number {
-  return (isMixture(pour) ? 1.8 : 1) * (pour.channelled ? 4 : 1);
+  return (isMixture(pour) ? 1.8 : 1) * (pour.sound ? 1 : 4);
 }
 
 /**
@@ -222,10 +257,7 @@ export function tailWeight(r: number): number {
 
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
-  const settings = { ...pour.measured };
-  // A mixture of two settings: about a third of what was ground is still the old grind, give or take.
-  if (isMixture(pour)) settings.grind = 0.67 * settings.grind + 0.33 * pour.previousGrind;
-  const tasteFactor = pour.channelled ? 4 : 1;
+  const tasteFactor = pour.sound ? 1 : 4;
   const wanted = problem.request.target;
   const reading: Reading = {
     values: [],
@@ -265,7 +297,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   });
   add(taste?.overall, OVERALL_SD * tasteFactor, TASTE_TAIL, likingPart(OVERALL, wanted));
   add(taste?.sweetness, SWEET_SD * tasteFactor, TASTE_TAIL, likingPart(SWEETNESS, wanted));
-  const geometry = geometryOf(frame, settings);
+  const geometry = geometryOfPour(frame, pour);
   reading.predict = (theta) => {
     const shot = predict(beliefOf(theta, frame), frame, geometry, pour.clock);
     return parts.map((part) => part.value(shot, theta));
@@ -280,6 +312,47 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     };
   };
   return reading;
+}
+
+function geometryOfPour(frame: Frame, pour: Pour): Geometry {
+  const settings = { ...pour.measured };
+  // A mixture of two settings: about a third of what was ground is still the old grind, give or take.
+  if (isMixture(pour)) settings.grind = 0.67 * settings.grind + 0.33 * pour.previousGrind;
+  return geometryOf(frame, settings);
+}
+
+/** Better or worse than the shot before: a rough reading of how much more it was liked overall. */
+function readVerdict(problem: Problem, frame: Frame, before: Pour | undefined, pour: Pour): Reading {
+  const isUsable = before !== undefined && pour.versusLast !== null && before.sound && pour.sound;
+  const wanted = problem.request.target;
+  const geometries = isUsable ? [geometryOfPour(frame, pour), geometryOfPour(frame, before)] : [];
+  const clocks = [pour.clock, before?.clock ?? pour.clock];
+  const foresee = (theta: Float64Array) => {
+    const belief = beliefOf(theta, frame);
+    return geometries.map((geometry, i) => {
+      const shot = predict(belief, frame, geometry, clocks[i]);
+      return { shot, slopes: slopesOf(belief, frame, geometry, clocks[i]!, shot) };
+    });
+  };
+  const part = likingPart(OVERALL, wanted);
+  return {
+    values: isUsable ? [VERDICT_VALUE[pour.versusLast!]] : [],
+    sds: [VERDICT_SD],
+    tails: [TASTE_TAIL],
+    isTime: [false],
+    predict: (theta) => {
+      const [now, then] = foresee(theta);
+      return [part.value(now!.shot, theta) - part.value(then!.shot, theta)];
+    },
+    linearise: (theta) => {
+      const [now, then] = foresee(theta);
+      const earlier = part.slope(then!.shot, then!.slopes, theta);
+      return {
+        at: [part.value(now!.shot, theta) - part.value(then!.shot, theta)],
+        slopes: [part.slope(now!.shot, now!.slopes, theta).map((slope, i) => slope - earlier[i]!)],
+      };
+    },
+  };
 }
 
 /** One number of a reading, out of what the model says of the shot, with its derivatives. */

@@ -3,6 +3,7 @@ import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from './answer';
 import { timeSd, type Posterior } from './infer';
 import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model';
+import type { Mixture } from './mixture';
 import type { Problem } from './problem';
 
 /** Draws from the posterior; more would not change a choice, only its decimals. */
@@ -17,16 +18,23 @@ export interface Particles {
 }
 
 /**
- * Draws parameter vectors from the posterior, reproducibly from the seed. Each draw is used with its mirror image, so
+ * Draws parameter vectors from both stories by their shares, reproducibly from the seed. Each draw is used with its mirror image, so
  * that means are exact and answers do not tremble.
  */
-export function drawParticles(posterior: Posterior, seed: string): Particles {
+export function drawParticles({ anywhere, kept, keptShare }: Mixture, seed: string): Particles {
   const random = createRandom(seed);
-  const root = new CholeskyDecomposition(posterior.covariance).lowerTriangularMatrix;
+  const rootOf = ({ covariance }: Posterior) => new CholeskyDecomposition(covariance).lowerTriangularMatrix;
+  const roots = { anywhere: rootOf(anywhere), kept: rootOf(kept) };
+  const pairs = PARTICLES / 2;
+  const keptPairs = Math.round(pairs * keptShare);
   const beliefs: Belief[] = [];
   const noise = new Float64Array(PARTICLES);
   const z = new Float64Array(PARAMETERS);
   for (let k = 0; k < PARTICLES; k += 2) {
+    // Spread evenly among the others, because the look ahead imagines its outcomes from every n-th particle.
+    const isKept = Math.floor(((k / 2 + 1) * keptPairs) / pairs) > Math.floor(((k / 2) * keptPairs) / pairs);
+    const posterior = isKept ? kept : anywhere;
+    const root = isKept ? roots.kept : roots.anywhere;
     for (let i = 0; i < PARAMETERS; i += 1) z[i] = drawNormal(random, 0, 1);
     const up = Float64Array.from(posterior.mean);
     const down = Float64Array.from(posterior.mean);

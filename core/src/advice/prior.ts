@@ -16,6 +16,9 @@ const ROAST_BALANCE: Record<Roast, number> = {
   'medium-dark': 0.3,
   dark: 0.6,
 };
+/** How far a kept recipe may have wandered since: its time by a tenth, its taste by half a tolerance. */
+const KEPT_SD = { logPuck: 0.12, balance: 0.3, body: 0.35 };
+
 const ROAST_BODY: Record<Roast, number> = {
   light: -0.4,
   'medium-light': -0.2,
@@ -24,8 +27,14 @@ const ROAST_BODY: Record<Roast, number> = {
   dark: 0.2,
 };
 
-/** Beliefs from roast, method, window and grinder, as docs/model.md derives them. */
-export function priorFor(problem: Problem): Prior {
+/**
+ * Two stories of how a dial-in begins: the recipe may lie anywhere, or somebody had these very settings right not long ago
+ * and only the time may have wandered.
+ */
+export type Origin = 'anywhere' | 'kept recipe';
+
+/** Beliefs from roast, method, window, grinder and what earlier dial-ins taught, as docs/model.md derives them. */
+export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   const frame = frameOf(problem);
   const mean = new Float64Array(PARAMETERS);
   const sd = new Float64Array(PARAMETERS);
@@ -45,6 +54,12 @@ export function priorFor(problem: Problem): Prior {
   const heatShift = 0.3 * (frame.temperatureC - 93);
   believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, 0.9);
   believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], 0.7);
+  believeCoffee(problem, frame, believe);
+  if (origin === 'kept recipe') {
+    sd[P.logPuck] = KEPT_SD.logPuck;
+    believe(P.balanceAtCentre, request.target.balance, KEPT_SD.balance);
+    believe(P.bodyAtCentre, request.target.body, KEPT_SD.body);
+  }
   believe(P.logBalanceGrind, Math.log(4), 0.5);
   believe(P.logBalanceRatio, Math.log(5.5), 0.45);
   believe(P.logBalanceHeat, Math.log(0.3), 0.5);
@@ -55,6 +70,28 @@ export function priorFor(problem: Problem): Prior {
   believe(P.sweetBest, 7.2, 1.2);
   believe(P.logSweetLoss, Math.log(1.4), 0.4);
   return { mean, sd };
+}
+
+/**
+ * What earlier dial-ins of this coffee found, moved to the recipe at hand by the levers' usual effects. An older bag
+ * tastes a little different, which widens it; it never says less than roast alone.
+ */
+function believeCoffee(
+  problem: Problem,
+  frame: Frame,
+  believe: (index: number, at: number, spread: number) => void,
+): void {
+  const { learned } = problem.request.coffee;
+  if (!learned) return;
+  const longer = Math.log(frame.ratio / learned.ratio);
+  const slower = Math.log(frame.middleSeconds / learned.middleSeconds);
+  const hotter = learned.temperatureC == null ? 0 : frame.temperatureC - learned.temperatureC;
+  const balance = learned.balance.mean + 5.5 * longer + 4 * slower + 0.3 * hotter;
+  const body = learned.body.mean - 3.8 * longer + 2 * slower;
+  // The further from the old recipe, the less it says.
+  const reach = 2.5 * Math.abs(longer) + 2 * Math.abs(slower) + 0.15 * Math.abs(hotter);
+  believe(P.balanceAtCentre, balance, Math.min(0.9, Math.hypot(learned.balance.sd, 0.3, reach)));
+  believe(P.bodyAtCentre, body, Math.min(0.7, Math.hypot(learned.body.sd, 0.3, reach)));
 }
 
 function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number } {

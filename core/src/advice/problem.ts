@@ -1,6 +1,6 @@
 import { convertTime } from '../brew/convertTime';
 import { roundTo, snap, type Scale } from '../brew/snap';
-import type { Sign, TimerStart } from '../brew/types';
+import type { Cause, Sign, TimerStart, Verdict } from '../brew/types';
 import type { Method } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from './answer';
@@ -18,6 +18,11 @@ export interface Pour {
   firstDripSeconds: number | null;
   seen: readonly Sign[];
   channelled: boolean;
+  /** What the barista found to have gone wrong with it. */
+  cause: Cause | null;
+  /** False when channel, dose or group spoilt it: it says little about its settings. */
+  sound: boolean;
+  versusLast: Verdict | null;
   /** Grind of the shot before, and whether old grounds were left in. */
   previousGrind: number;
   purged: boolean;
@@ -89,15 +94,20 @@ function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
       temperatureC: shot.temperatureC ?? planned.temperatureC,
     };
     const seen = shot.seen ?? [];
+    const cause = shot.cause ?? null;
+    const channelled = cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
     const pour: Pour = {
       planned,
       measured,
       ...readClock(request, shot),
       firstDripSeconds: shot.firstDripSeconds ?? null,
       seen,
-      channelled: seen.some((sign) => CHANNEL_SIGNS.includes(sign)),
+      channelled,
+      cause,
+      sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
+      versusLast: shot.versusLast ?? null,
       previousGrind: index === 0 ? measured.grind : before.grind,
-      purged: shot.purged ?? true,
+      purged: cause !== 'not-purged' && (shot.purged ?? true),
       taste: shot.taste ?? null,
     };
     before = planned;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ROASTS, SIGNS, TIMER_STARTS } from '../brew/types';
+import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../brew/types';
 import { methodSchema } from '../method/Method';
 import { findMethod, METHOD_IDS } from '../method/methods';
 
@@ -18,6 +18,16 @@ const scale = z
 export const learnedSlopeSchema = z.object({
   mean: z.number().positive().max(100),
   sd: z.number().positive().max(100),
+  shots: z.number().int().min(0).max(1e7),
+});
+
+/** Where balance and body of a coffee were found to lie, and the recipe at which that holds. */
+export const learnedCoffeeSchema = z.object({
+  balance: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
+  body: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
+  ratio: z.number().min(0.1).max(30),
+  middleSeconds: seconds,
+  temperatureC: maybe(60, 100),
   shots: z.number().int().min(0).max(1e7),
 });
 
@@ -47,7 +57,11 @@ const shotSchema = z.object({
   firstDripSeconds: maybe(0, 120),
   seen: z.array(z.enum(SIGNS)).max(20).nullish(),
   purged: z.boolean().nullish(),
+  /** What the barista found to have gone wrong with this shot. */
+  cause: z.enum(CAUSES).nullish(),
   taste: tasteSchema.nullish(),
+  /** Better or worse than the shot before? */
+  versusLast: z.enum(VERDICTS).nullish(),
 });
 
 export const adviceRequestSchema = z.object({
@@ -79,6 +93,7 @@ export const adviceRequestSchema = z.object({
     process: z.string().max(80).nullish(),
     altitudeM: maybe(-500, 6000),
     ageDays: maybe(0, 3650),
+    learned: learnedCoffeeSchema.nullish(),
   }),
   target: z.object({
     doseGrams: z.number().min(1).max(60),
@@ -99,6 +114,7 @@ export type AdviceRequest = z.input<typeof adviceRequestSchema>;
 export type ValidAdviceRequest = z.output<typeof adviceRequestSchema>;
 export type AdviceShot = z.output<typeof shotSchema>;
 export type LearnedSlope = z.infer<typeof learnedSlopeSchema>;
+export type LearnedCoffee = z.infer<typeof learnedCoffeeSchema>;
 
 export interface FieldError {
   /** Like `shots[2].doseGrams`; empty for the request as a whole. */

@@ -1,6 +1,7 @@
 import type { Settings, Change, Expectation, Reason } from './answer';
 import type { Choice, Decision } from './decide';
 import { SIGN_LABELS } from '../formats/shotLine';
+import type { Cause } from '../brew/types';
 import { slopeOf } from './infer';
 import { changesBetween } from './moves';
 import type { Problem } from './problem';
@@ -92,6 +93,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
       `Old grounds were still in the grinder after ${change}: this shot is part old grind and proves nothing.`,
     );
   }
+  if (stage === 'excused') add('cause', `${CAUSE_TEXTS[last.cause!]} This shot counts for little: the same again.`);
   if (stage === 'surprise' && evidence.surprise) {
     const { expectedSeconds, sigmas } = evidence.surprise;
     const side = sigmas > 0 ? 'slower' : 'faster';
@@ -181,6 +183,13 @@ function spoiltText(decision: Decision): string {
   const again = spoiltBefore ? ' again' : '';
   return `Seen${again}: ${seen}. Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
 }
+
+const CAUSE_TEXTS: Record<Cause, string> = {
+  'not-purged': 'Old grounds were still in the grinder.',
+  channelled: 'Water found a channel.',
+  'dose-off': 'The dose was off target.',
+  'cold-group': 'The group had not settled.',
+};
 
 type Add = (code: string, text: string) => void;
 

@@ -20,6 +20,14 @@ export const SIGNS = [
 ] as const;
 export type Sign = (typeof SIGNS)[number];
 
+/** What may have gone wrong with one shot, the likeliest first: the order a practised eye goes through. */
+export const CAUSES = ['not-purged', 'channelled', 'dose-off', 'cold-group'] as const;
+export type Cause = (typeof CAUSES)[number];
+
+/** One cup against the one before. */
+export const VERDICTS = ['better', 'same', 'worse'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+
 /** A closed interval of seconds. */
 export interface SecondsRange {
   min: number;

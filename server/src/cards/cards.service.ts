@@ -114,13 +114,23 @@ export class CardsService {
     );
   }
 
+  /** The newest version of each card, one row a card however long its history is. */
+  private async latestVersions(shopId: string, cardIds: string[]): Promise<CardVersion[]> {
+    if (cardIds.length === 0) return [];
+    return this.sequelize.query(
+      `SELECT DISTINCT ON ("cardId") * FROM card_versions
+       WHERE "shopId" = :shopId AND "cardId" IN (:cardIds) ORDER BY "cardId", "version" DESC`,
+      { replacements: { shopId, cardIds }, model: CardVersion, mapToModel: true },
+    );
+  }
+
   private async withLatest(shopId: string, cards: Card[]): Promise<object[]> {
     const ids = (pick: (card: Card) => string) => ({ [Op.in]: [...new Set(cards.map(pick))] });
     const [versions, coffees, stations] = await Promise.all([
-      CardVersion.findAll({
-        where: { shopId, cardId: ids((c) => c.id) },
-        order: [['version', 'ASC']],
-      }),
+      this.latestVersions(
+        shopId,
+        cards.map(({ id }) => id),
+      ),
       Coffee.findAll({ where: { shopId, id: ids((c) => c.coffeeId) } }),
       Station.findAll({ where: { shopId, id: ids((c) => c.stationId) } }),
     ]);

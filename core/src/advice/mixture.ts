@@ -1,0 +1,32 @@
+import { infer, type Posterior } from './infer';
+import type { Problem } from './problem';
+
+/** Belief before any shot that the run starts from a recipe that was right not long ago. */
+const KEPT_BEFOREHAND = 0.25;
+/** Beyond this the loser has no say; guards the exponential. */
+const LOG_ODDS_REACH = 50;
+
+/** Two stories of the run, each with its own posterior, weighed by how well it foretold the shots. */
+export interface Mixture {
+  anywhere: Posterior;
+  kept: Posterior;
+  /** Probability of the second story, 0–1. */
+  keptShare: number;
+  /** The likelier of the two. */
+  main: Posterior;
+}
+
+/**
+ * Believes two things at once: that the right recipe may lie anywhere, and that this is a kept recipe of which at most
+ * the time has wandered. Their odds are the prior's times the ratio of the marginal likelihoods (Bayes factor, by
+ * Laplace). A first shot close to the target in time and in taste would be a great coincidence in the first story: that
+ * is what keeps a hand from fiddling with what is right.
+ */
+export function believe(problem: Problem): Mixture {
+  const anywhere = infer(problem, 'anywhere');
+  const kept = infer(problem, 'kept recipe');
+  const logFactor = Math.min(LOG_ODDS_REACH, Math.max(-LOG_ODDS_REACH, kept.logEvidence - anywhere.logEvidence));
+  const odds = (KEPT_BEFOREHAND / (1 - KEPT_BEFOREHAND)) * Math.exp(logFactor);
+  const keptShare = odds / (1 + odds);
+  return { anywhere, kept, keptShare, main: keptShare > 0.5 ? kept : anywhere };
+}
