@@ -4,3 +4,4 @@ export * from './formats';
 export * from './puck';
 export * from './advice';
 export * from './drift';
+export * from './learn';

@@ -1,8 +1,12 @@
 import {
   advise,
   buildAdviceRequest,
+  combineCoffee,
+  combineSlopes,
   createRandom,
   drawNormal,
+  lessonOf,
+  palateOf,
   parseAdviceRequest,
   pullShot,
   roundTo,
@@ -10,9 +14,12 @@ import {
   type Advice,
   type BrewSettings,
   type LearnedSlope,
+  type Lesson,
   type PuckWorld,
   type Random,
   type Settings,
+  type TrueTaste,
+  type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
@@ -30,7 +37,8 @@ export type DemoRows = Record<
   | 'shots'
   | 'tastings'
   | 'cards'
-  | 'card_versions',
+  | 'card_versions'
+  | 'palates',
   Record<string, unknown>[]
 >;
 
@@ -40,6 +48,13 @@ const DAYS = 56;
 const BAG_DAYS = 14;
 const MAX_RUN_SHOTS = 7;
 const HUMIDITY_SD = 0.012;
+const LIKES_IT_DARKER = PEOPLE[1]!;
+
+/** The same cup, marked by somebody whose best cup lies half a point to the bitter side. */
+function markedDarker(taste: TrueTaste): TrueTaste {
+  const away = Math.hypot(taste.balance - 0.5, 0.7 * taste.body);
+  return { ...taste, overall: Math.min(10, Math.max(0, Math.round(2 * (8.3 - 1.5 * away)) / 2)) };
+}
 
 /**
  * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
@@ -62,6 +77,7 @@ class HistoryMaker {
     tastings: [],
     cards: [],
     card_versions: [],
+    palates: [],
   };
   private readonly random: Random = createRandom(SEED);
   private readonly ids = new Map<string, string>();
@@ -70,6 +86,10 @@ class HistoryMaker {
 
   make(): DemoRows {
     for (const [position, station] of STATIONS.entries()) new StationHistory(this, station, position).make();
+    for (const person of PEOPLE) {
+      const palate = palateOf(this.rows.tastings.filter((tasting) => tasting.person === person));
+      this.rows.palates.push({ person, palate, forgetBefore: null, updatedAt: this.now });
+    }
     return this.rows;
   }
 
@@ -124,6 +144,7 @@ class StationHistory {
   private readonly cardIds = new Map<string, { id: string; versions: number }>();
   private settings: Settings;
   private learned: LearnedSlope | null = null;
+  private readonly lessons: { coffee: string; lesson: Lesson }[] = [];
   /** Log resistance drift: weather and the age of the bag, a slow random walk. */
   private weather = 0;
 
@@ -258,13 +279,26 @@ class StationHistory {
       shots.push(this.pour({ coffee, at, runId, previousGrind, wind: 0, tasted: true, planned: advice.settings }));
       advice = ask();
     }
-    this.learned = advice.learned.logTimePerUnit;
     if (end === 'leave-open') return;
+    this.learn(runId, coffee, shots);
     const endedAt = dayjs(startedAt)
       .add(3 * shots.length + 4, 'minute')
       .toDate();
     Object.assign(this.maker.row('runs', runId), { status: 'kept', endedAt, updatedAt: endedAt });
     this.keepCard(coffee, runId, endedAt);
+  }
+
+  /** What the server does when a dial-in ends. */
+  private learn(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): void {
+    const lesson = lessonOf(this.request(runId, coffee, shots));
+    this.maker.row('runs', runId).lesson = lesson;
+    this.lessons.unshift({ coffee: coffee.name, lesson });
+    this.learned = combineSlopes(
+      this.demo.grinder,
+      this.lessons.map((taught) => taught.lesson),
+    );
+    const ofCoffee = this.lessons.filter((taught) => taught.coffee === coffee.name);
+    this.maker.row('coffees', this.coffeeId(coffee)).learnedTaste = combineCoffee(ofCoffee.map(({ lesson: l }) => l));
   }
 
   /** A new bag begins near the last setting; the open run of the demo begins well off it, to have something to show. */
@@ -276,6 +310,10 @@ class StationHistory {
   }
 
   private ask(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): Advice {
+    return advise(this.request(runId, coffee, shots));
+  }
+
+  private request(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): ValidAdviceRequest {
     const { grinder, basket, machine } = this.demo;
     const run = this.maker.row('runs', runId);
     const parsed = parseAdviceRequest(
@@ -289,13 +327,13 @@ class StationHistory {
         grinder: { ...grinder, learnedSlope: this.learned },
         basket,
         machine,
-        coffee,
+        coffee: { ...coffee, learnedTaste: this.maker.row('coffees', this.coffeeId(coffee)).learnedTaste as never },
         ageDays: 10,
         shots,
       }),
     );
     if (!parsed.ok) throw new Error(`demo request: ${JSON.stringify(parsed.errors)}`);
-    return advise(parsed.request);
+    return parsed.request;
   }
 
   private pour(input: {
@@ -336,10 +374,11 @@ class StationHistory {
       verdict: pulled.taste.overall >= 6.5 ? ('serve' as const) : ('sink' as const),
     };
     const shotId = this.maker.add('shots', shot);
-    if (tasted) {
-      this.maker.add('tastings', { shotId, person: PEOPLE[at.getDate() % 3], ...pulled.taste, createdAt: at });
-    }
-    return { ...shot, tastings: tasted ? [pulled.taste] : [] };
+    if (!tasted) return { ...shot, tastings: [] };
+    const person = PEOPLE[at.getDate() % 3]!;
+    const taste = person === LIKES_IT_DARKER ? markedDarker(pulled.taste) : pulled.taste;
+    this.maker.add('tastings', { shotId, person, ...taste, createdAt: at });
+    return { ...shot, tastings: [taste] };
   }
 
   private keepCard(coffee: DemoCoffee, runId: string, at: Date): void {

@@ -10,6 +10,7 @@ import { CONFIG, type Config } from './config';
 import { DatabaseModule } from './database/database.module';
 import { GrindersModule } from './grinders/grinders.module';
 import { HealthModule } from './health/health.module';
+import { LessonsModule } from './lessons/lessons.module';
 import { MachinesModule } from './machines/machines.module';
 import { RunsModule } from './runs/runs.module';
 import { SetupModule } from './setup/setup.module';
@@ -39,6 +40,7 @@ export class AppModule {
         BagsModule,
         StationsModule,
         RunsModule,
+        LessonsModule,
         ShotsModule,
         TastingsModule,
         CardsModule,

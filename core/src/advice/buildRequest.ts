@@ -1,14 +1,22 @@
-import type { Roast, Sign, TimerStart } from '../brew/types';
-import type { AdviceRequest, AdviceShot, LearnedSlope } from './request';
+import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
+import type { AdviceRequest, AdviceShot, LearnedCoffee, LearnedSlope } from './request';
 
 type Maybe = number | null | undefined;
 
 interface TastingLike {
+  person?: string | null;
   balance?: Maybe;
   body?: Maybe;
   dryness?: Maybe;
   sweetness?: Maybe;
   overall?: Maybe;
+}
+
+/** Where one person likes a cup best, on the balance and body scales. */
+export interface PalateLike {
+  person: string;
+  balance: number;
+  body: number;
 }
 
 /** What is stored of a dial-in, in the shape the store and the page both have it. */
@@ -38,8 +46,10 @@ export interface SheetLike {
   };
   basket: { nominalGrams: number; minGrams: number; maxGrams: number };
   machine: { temperatureC?: { min: number; max: number; step: number } | null };
-  coffee: { roast: Roast; process?: string | null; altitudeM?: Maybe };
+  coffee: { roast: Roast; process?: string | null; altitudeM?: Maybe; learnedTaste?: LearnedCoffee | null };
   ageDays: number | null;
+  /** Where those who taste like a cup best. */
+  palates?: readonly PalateLike[];
   /** Oldest first. */
   shots: readonly {
     grind?: Maybe;
@@ -52,6 +62,8 @@ export interface SheetLike {
     firstDripSeconds?: Maybe;
     seen: readonly { sign: Sign }[];
     purged: boolean;
+    cause?: Cause | null;
+    versusLast?: Verdict | null;
     tastings: readonly TastingLike[];
   }[];
 }
@@ -79,6 +91,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       process: coffee.process || null,
       altitudeM: coffee.altitudeM ?? null,
       ageDays: sheet.ageDays,
+      learned: coffee.learnedTaste ?? null,
     },
     target: run.target,
     start: { grind: run.startGrind ?? null },
@@ -93,21 +106,34 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       firstDripSeconds: shot.firstDripSeconds,
       seen: shot.seen.map(({ sign }) => sign),
       purged: shot.purged,
-      taste: combineTastings(shot.tastings),
+      cause: shot.cause ?? null,
+      versusLast: shot.versusLast ?? null,
+      taste: combineTastings(shot.tastings, sheet.palates),
     })),
   };
 }
 
-/** Several tongues on one shot: the mean of what each scale was given. null when nobody tasted. */
-export function combineTastings(tastings: readonly TastingLike[]): AdviceShot['taste'] {
+/**
+ * Several tongues on one shot: the mean of what each scale was given, null when nobody tasted. With palates, a person's
+ * balance and body are counted from where that person likes them best.
+ */
+export function combineTastings(
+  tastings: readonly TastingLike[],
+  palates: readonly PalateLike[] = [],
+): AdviceShot['taste'] {
   if (tastings.length === 0) return null;
-  const mean = (axis: keyof TastingLike): number | null => {
-    const values = tastings.map((t) => t[axis]).filter((v): v is number => v != null);
+  const mean = (axis: Exclude<keyof TastingLike, 'person'>, own?: 'balance' | 'body'): number | null => {
+    const values = tastings.flatMap((tasting) => {
+      const value = tasting[axis];
+      if (value == null) return [];
+      const palate = own && tasting.person ? palates.find(({ person }) => person === tasting.person) : undefined;
+      return [palate ? Math.min(3, Math.max(-3, value - palate[own!])) : value];
+    });
     return values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
   };
   return {
-    balance: mean('balance'),
-    body: mean('body'),
+    balance: mean('balance', 'balance'),
+    body: mean('body', 'body'),
     dryness: mean('dryness'),
     sweetness: mean('sweetness'),
     overall: mean('overall'),

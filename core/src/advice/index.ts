@@ -4,6 +4,7 @@ export {
   type AdviceRequest,
   type AdviceShot,
   type FieldError,
+  type LearnedCoffee,
   type LearnedSlope,
   type ValidAdviceRequest,
 } from './request';
@@ -20,4 +21,5 @@ export type {
 } from './answer';
 export { buildAdviceRequest, combineTastings, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
+export { reviewRun, type Review, type ShotReview } from './review';
 export { moveLine } from './moveLine';

@@ -1,3 +1,4 @@
+import type { Scale } from '../brew/snap';
 import type { Roast } from '../brew/types';
 import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
 import type { Problem } from './problem';
@@ -48,7 +49,7 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   const middlePuck = (frame.middleSeconds - (frame.clock === 'first-drip' ? 0 : lead.mean)) / frame.yieldGrams - 0.12;
   // A setting a person names stands near espresso; one Olvet had to guess may be anywhere.
   believe(P.logPuck, Math.log(Math.max(0.1, middlePuck)), request.start?.grind != null ? 0.45 : 0.8);
-  const slope = slopePrior(problem);
+  const slope = slopeFor(problem);
   believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
   believe(P.doseExponent, 2, 0.7);
   const heatShift = 0.3 * (frame.temperatureC - 93);
@@ -99,22 +100,24 @@ function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number
   return { mean, sd: frame.clock === 'total-contact' ? 4 : 1.5 };
 }
 
-/**
- * Slope of log time per unit finer. Learned if the grinder has a history; otherwise the geometric mean of two rules of
- * thumb: a usable step moves the time by about 4 %, and a whole scale spans e^3 in time.
- */
-function slopePrior(problem: Problem): { mean: number; sd: number } {
+/** Slope of log time per unit finer: learned if the grinder has a history, otherwise by rule of thumb. */
+function slopeFor(problem: Problem): { mean: number; sd: number } {
   const learned = problem.request.grinder.logTimePerUnit;
-  if (learned) {
-    // Mean and spread of a log-normal to those of its logarithm; another coffee on the same grinder answers a little
-    // differently, which widens it.
-    const logVariance = Math.log1p((learned.sd / learned.mean) ** 2);
-    return {
-      mean: Math.log(learned.mean) - logVariance / 2,
-      sd: Math.min(1, Math.hypot(Math.sqrt(logVariance), 0.12)),
-    };
-  }
-  const { min, max, step } = problem.grindScale;
+  if (!learned) return slopePrior(problem.grindScale);
+  // Mean and spread of a log-normal to those of its logarithm; another coffee on the same grinder answers a little
+  // differently, which widens it.
+  const logVariance = Math.log1p((learned.sd / learned.mean) ** 2);
+  return {
+    mean: Math.log(learned.mean) - logVariance / 2,
+    sd: Math.min(1, Math.hypot(Math.sqrt(logVariance), 0.12)),
+  };
+}
+
+/**
+ * ln of the slope of an unknown grinder: the geometric mean of two rules of thumb, that a usable step moves the time by
+ * about 4 % and that a whole scale spans e^3 in time.
+ */
+export function slopePrior({ min, max, step }: Scale): { mean: number; sd: number } {
   const byRange = 3 / (max - min);
   if (step <= 0) return { mean: Math.log(byRange), sd: 0.8 };
   return { mean: 0.5 * (Math.log(byRange) + Math.log(0.04 / step)), sd: 0.6 };

@@ -29,6 +29,22 @@ export class CoffeeDto extends RevisionDto {
   retiredAt?: string | null;
 }
 
+class NormalView {
+  @ApiProperty() mean!: number;
+  @ApiProperty() sd!: number;
+}
+
+/** How a coffee was found to taste where it pours in the middle of its window. */
+export class LearnedTasteView {
+  @ApiProperty({ type: NormalView }) balance!: NormalView;
+  @ApiProperty({ type: NormalView }) body!: NormalView;
+  @ApiProperty() ratio!: number;
+  @ApiProperty() middleSeconds!: number;
+  @ApiProperty({ type: Number, nullable: true }) temperatureC!: number | null;
+  @ApiProperty() shots!: number;
+}
+
 export class CoffeeView extends IntersectionType(CoffeeDto, RowView) {
   @ApiProperty() override revision!: number;
+  @ApiProperty({ type: LearnedTasteView, nullable: true }) learnedTaste!: LearnedTasteView | null;
 }

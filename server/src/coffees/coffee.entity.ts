@@ -1,4 +1,4 @@
-import type { Roast } from '@olvet/core';
+import type { LearnedCoffee, Roast } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 
@@ -24,6 +24,10 @@ export class Coffee extends Owned {
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare notes: string;
+
+  /** How it was found to taste; written by the server alone. */
+  @Column(DataType.JSONB)
+  declare learnedTaste: LearnedCoffee | null;
 
   @Column(DataType.DATE)
   declare retiredAt: Date | null;

@@ -9,4 +9,8 @@ export class CoffeesService extends Store<Coffee, CoffeeDto> {
   constructor(sequelize: Sequelize) {
     super(sequelize, Coffee, { what: 'coffee', order: [['name', 'ASC']] });
   }
+
+  protected override serverOwned(): readonly string[] {
+    return ['learnedTaste'];
+  }
 }

@@ -3,6 +3,7 @@ import { Basket } from '../baskets/basket.entity';
 import { Card, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Grinder } from '../grinders/grinder.entity';
+import { PersonPalate } from '../lessons/palate.entity';
 import { Machine } from '../machines/machine.entity';
 import { Run } from '../runs/run.entity';
 import { Shop } from '../shop/shop.entity';
@@ -25,4 +26,5 @@ export const MODELS = [
   Tasting,
   Card,
   CardVersion,
+  PersonPalate,
 ];

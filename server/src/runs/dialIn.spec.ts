@@ -118,6 +118,82 @@ describe('keeping a card', () => {
   });
 });
 
+describe('what a dial-in taught', () => {
+  const slopeOfGrinder = async (runId: string) => {
+    const { body } = await house.api.get(`/api/runs/${runId}/sheet`).expect(200);
+    return body.grinder.learnedSlope as { mean: number; sd: number; shots: number };
+  };
+
+  it('follows when a shot is corrected after the card was written', async () => {
+    const ids = await furnish(house, ' follows');
+    const lastId = v7();
+    const last = shotBody(ids, { grind: 11, planned: { grind: 11 }, timeSeconds: 42, seen: [] });
+    await put(`shots/${v7()}`, shotBody(ids, { timeSeconds: 22, seen: [] })).expect(200);
+    await put(`shots/${lastId}`, last).expect(200);
+    await put(`runs/${ids.runId}/card`, keepBody()).expect(200);
+    const before = await slopeOfGrinder(ids.runId);
+    // It had been 26 s: the grinder answers far less than the slip said.
+    await put(`shots/${lastId}`, { ...last, timeSeconds: 26, revision: 1 }).expect(200);
+    const after = await slopeOfGrinder(ids.runId);
+    expect(after.mean).toBeLessThan(0.8 * before.mean);
+    await put(`shots/${lastId}`, { ...last, timeSeconds: 42, revision: 2 }).expect(200);
+    expect((await slopeOfGrinder(ids.runId)).mean).toBeCloseTo(before.mean, 6);
+  });
+
+  it('is kept with the coffee and with those who tasted, who may begin anew', async () => {
+    const ids = await furnish(house, ' taught');
+    const person = 'Ines of the taught';
+    for (let i = 0; i < 8; i += 1) {
+      const balance = -1 + 0.5 * (i % 5);
+      const overall = 8.5 - 1.4 * Math.abs(balance - 0.5);
+      const tasting = { id: v7(), balance, body: 0, overall };
+      const shotId = v7();
+      await put(`shots/${shotId}`, shotBody(ids, { timeSeconds: 30, seen: [] })).expect(200);
+      const { id, ...note } = tasting;
+      await put(`tastings/${id}`, { ...note, shotId, person }).expect(200);
+    }
+    await put(`runs/${ids.runId}`, { ...(await dtoOf(`runs/${ids.runId}`)), status: 'given-up' }).expect(200);
+    const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
+    expect(sheet.run.lesson).toMatchObject({ slope: null, tastedShots: 8, timedShots: 8 });
+    expect(sheet.coffee.learnedTaste).toMatchObject({ ratio: 2, middleSeconds: 30, shots: 8 });
+    expect(sheet.palates[0]).toMatchObject({ person, tastings: 8 });
+    expect(sheet.palates[0].balance).toBeGreaterThan(0.15);
+    const known = async () => {
+      const { body } = await house.api.get('/api/palates').expect(200);
+      return body.some((palate: { person: string }) => palate.person === person);
+    };
+    expect(await known()).toBe(true);
+    const path = `palates/${encodeURIComponent(person)}`;
+    await put(path, { forgetBefore: 'soon' }).expect(400);
+    await put('palates/%00', { forgetBefore: new Date().toISOString() }).expect(404);
+    await put('palates/nobody', { forgetBefore: new Date().toISOString() }).expect(404);
+    await put(path, { forgetBefore: new Date(Date.now() + 1000).toISOString() }).expect(204);
+    expect(await known()).toBe(false);
+  });
+
+  it('cannot be written from outside', async () => {
+    const ids = await furnish(house, ' outside');
+    const run = await dtoOf(`runs/${ids.runId}`);
+    await put(`runs/${ids.runId}`, { ...run, goal: 'sweet', lesson: { timedShots: 99 } }).expect(400);
+  });
+
+  it('keeps what a barista says of one shot', async () => {
+    const ids = await furnish(house, ' cause');
+    const id = v7();
+    await put(`shots/${id}`, shotBody(ids, { cause: 'cold-group', versusLast: 'worse' })).expect(200);
+    const { body } = await house.api.get(`/api/shots/${id}`).expect(200);
+    expect(body).toMatchObject({ cause: 'cold-group', versusLast: 'worse' });
+    const refused = await put(`shots/${v7()}`, shotBody(ids, { cause: 'bad luck' })).expect(400);
+    expect(refused.body.errors[0].path).toBe('cause');
+  });
+
+  async function dtoOf(path: string): Promise<object> {
+    const { body } = await house.api.get(`/api/${path}`);
+    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, lesson: _l, ...dto } = body;
+    return dto;
+  }
+});
+
 describe('the board', () => {
   it('says how each station stands and what was used today', async () => {
     const ids = await furnish(house, ' board');
@@ -141,7 +217,7 @@ describe('the board', () => {
 
   async function runDto(id: string): Promise<object> {
     const { body } = await house.api.get(`/api/runs/${id}`);
-    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, ...dto } = body;
+    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, lesson: _l, ...dto } = body;
     return dto;
   }
 });

@@ -5,6 +5,7 @@ import { ChoiceField, IdField, InstantField, NumberField, TextField } from '../c
 import { GearDto } from '../common/gear.dto';
 import { RowView } from '../common/rows';
 import { GrinderView } from '../grinders/grinder.dto';
+import { PalateView } from '../lessons/palate.dto';
 import { MachineView } from '../machines/machine.dto';
 import { SheetShotView } from '../shots/shot.dto';
 import { StationView } from '../stations/station.dto';
@@ -30,8 +31,27 @@ export class RunDto extends GearDto {
   endedAt?: string | null;
 }
 
+class MessageView {
+  @ApiProperty() mean!: number;
+  @ApiProperty({ description: '1/variance' }) precision!: number;
+}
+
+/** What a finished dial-in taught by itself. */
+export class LessonView {
+  @ApiProperty({ type: MessageView, nullable: true, description: 'ln of the change of time for one unit finer' })
+  slope!: MessageView | null;
+  @ApiProperty({ type: MessageView, nullable: true }) balance!: MessageView | null;
+  @ApiProperty({ type: MessageView, nullable: true }) body!: MessageView | null;
+  @ApiProperty() ratio!: number;
+  @ApiProperty() middleSeconds!: number;
+  @ApiProperty({ type: Number, nullable: true }) temperatureC!: number | null;
+  @ApiProperty() timedShots!: number;
+  @ApiProperty() tastedShots!: number;
+}
+
 export class RunView extends IntersectionType(RunDto, RowView) {
   @ApiProperty() override revision!: number;
+  @ApiProperty({ type: LessonView, nullable: true }) lesson!: LessonView | null;
 }
 
 /** Everything the run sheet shows, in one answer. */
@@ -50,6 +70,7 @@ export class SheetView {
   ageDays!: number | null;
   @ApiProperty({ type: Number, nullable: true, description: 'What a gram of the open bag costs, cents' })
   centsPerGram!: number | null;
+  @ApiProperty({ type: [PalateView], description: 'Of those who tasted' }) palates!: PalateView[];
   @ApiProperty({ type: [SheetShotView], description: 'Oldest first; discarded ones left out' })
   shots!: SheetShotView[];
 }

@@ -1,3 +1,4 @@
+import type { Lesson } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import type { TargetDto } from '../common/target.dto';
 import { Owned } from '../database/owned.model';
@@ -43,4 +44,8 @@ export class Run extends Owned {
 
   @Column(DataType.DATE)
   declare endedAt: Date | null;
+
+  /** What it taught, once it has ended; written by the server alone. */
+  @Column(DataType.JSONB)
+  declare lesson: Lesson | null;
 }

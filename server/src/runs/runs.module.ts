@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
+import { LessonsModule } from '../lessons/lessons.module';
 import { RunsController } from './runs.controller';
 import { RunsService } from './runs.service';
 
-@Module({ controllers: [RunsController], providers: [RunsService], exports: [RunsService] })
+@Module({
+  imports: [LessonsModule],
+  controllers: [RunsController],
+  providers: [RunsService],
+  exports: [RunsService],
+})
 export class RunsModule {}

@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { advise, buildAdviceRequest, parseAdviceRequest } from '@olvet/core';
+import { buildAdviceRequest, lessonOf, parseAdviceRequest } from '@olvet/core';
 import dayjs from 'dayjs';
 import { Op, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -8,6 +8,9 @@ import { Basket } from '../baskets/basket.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Store } from '../common/store';
 import { Grinder } from '../grinders/grinder.entity';
+import { keepLesson, learnPalates } from '../lessons/lessons';
+import type { PalateView } from '../lessons/palate.dto';
+import { PalatesService } from '../lessons/palates.service';
 import { Machine } from '../machines/machine.entity';
 import { Shot } from '../shots/shot.entity';
 import { Station } from '../stations/station.entity';
@@ -24,12 +27,16 @@ export interface Sheet {
   coffee: Coffee;
   ageDays: number | null;
   centsPerGram: number | null;
+  palates: PalateView[];
   shots: (Shot & { tastings: Tasting[] })[];
 }
 
 @Injectable()
 export class RunsService extends Store<Run, RunDto> {
-  constructor(sequelize: Sequelize) {
+  constructor(
+    sequelize: Sequelize,
+    private readonly palates: PalatesService,
+  ) {
     super(sequelize, Run, {
       what: 'dial-in',
       order: [['startedAt', 'DESC']],
@@ -59,6 +66,7 @@ export class RunsService extends Store<Run, RunDto> {
       where: { shopId, shotId: { [Op.in]: shots.map((shot) => shot.id) } },
       order: [['createdAt', 'ASC']],
     });
+    const people = [...new Set(tastings.map(({ person }) => person))].filter((person) => person !== '');
     return {
       run,
       station,
@@ -67,6 +75,7 @@ export class RunsService extends Store<Run, RunDto> {
       basket,
       coffee,
       ageDays: bag?.roastedOn ? Math.max(0, dayjs(run.startedAt).diff(dayjs(bag.roastedOn), 'day')) : null,
+      palates: await this.palates.list(shopId, people),
       centsPerGram: bag?.priceCents == null ? null : bag.priceCents / bag.weightGrams,
       shots: shots.map((shot) => ({
         ...(shot.toJSON() as Shot),
@@ -75,14 +84,28 @@ export class RunsService extends Store<Run, RunDto> {
     };
   }
 
-  /** Keeps with the grinder what a finished run taught of its slope. */
+  /** Keeps what a finished run taught: with itself, the grinder, the coffee and the people who tasted. */
   async learn(shopId: string, id: string, transaction: Transaction): Promise<void> {
     // Read beside the transaction: its shots are committed, and one connection takes one query at a time.
     const sheet = await this.sheet(shopId, id);
-    if (sheet.shots.filter((shot) => shot.timeSeconds !== null).length < 2) return;
     const parsed = parseAdviceRequest(JSON.parse(JSON.stringify(buildAdviceRequest(sheet))));
     if (!parsed.ok) return;
-    await sheet.grinder.update({ learnedSlope: advise(parsed.request).learned.logTimePerUnit }, { transaction });
+    const run = await Run.findOne({ where: { shopId, id }, transaction, rejectOnEmpty: true });
+    await keepLesson(run, lessonOf(parsed.request), transaction);
+    const people = sheet.shots.flatMap(({ tastings }) => tastings.map(({ person }) => person));
+    await learnPalates(shopId, people, transaction);
+  }
+
+  /** After a shot or a tasting of a closed run was corrected, what it taught follows. */
+  async learnAgain(shopId: string, id: string | null | undefined): Promise<void> {
+    if (!id) return;
+    const run = await Run.findOne({ where: { shopId, id } });
+    if (!run || run.status === 'open') return;
+    await this.sequelize.transaction((transaction) => this.learn(shopId, id, transaction));
+  }
+
+  protected override serverOwned(): readonly string[] {
+    return ['lesson'];
   }
 
   protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {

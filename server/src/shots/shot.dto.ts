@@ -1,5 +1,14 @@
 import { ApiProperty, IntersectionType, OmitType } from '@nestjs/swagger';
-import { SIGNS, TIMER_STARTS, type Sign, type TimerStart } from '@olvet/core';
+import {
+  CAUSES,
+  SIGNS,
+  TIMER_STARTS,
+  VERDICTS,
+  type Cause,
+  type Sign,
+  type TimerStart,
+  type Verdict,
+} from '@olvet/core';
 import { BooleanField, ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 import { TasteScalesDto } from '../tastings/tasteScales.dto';
@@ -66,6 +75,12 @@ export class ShotFieldsDto extends SettingsDto {
 
   @BooleanField({ description: 'Were old grounds thrown out after the last grind change?' })
   purged!: boolean;
+
+  @ChoiceField({ of: CAUSES, name: 'Cause', optional: true, description: 'What went wrong with this shot, once known' })
+  cause?: Cause | null;
+
+  @ChoiceField({ of: VERDICTS, name: 'VersusLast', optional: true, description: 'The cup against the one before' })
+  versusLast?: Verdict | null;
 
   @ChoiceField({ of: ['sink', 'serve'], name: 'Verdict', optional: true })
   verdict?: 'sink' | 'serve' | null;

@@ -1,4 +1,4 @@
-import type { SeenMark, TimerStart } from '@olvet/core';
+import type { Cause, SeenMark, TimerStart, Verdict } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Model } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
@@ -54,6 +54,13 @@ export class Shot extends Owned {
 
   @Column({ type: DataType.BOOLEAN, defaultValue: true })
   declare purged: boolean;
+
+  /** What the barista found to have gone wrong with it. */
+  @Column(DataType.TEXT)
+  declare cause: Cause | null;
+
+  @Column(DataType.TEXT)
+  declare versusLast: Verdict | null;
 
   @Column(DataType.TEXT)
   declare verdict: 'sink' | 'serve' | null;

@@ -4,6 +4,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
 import { Store } from '../common/store';
 import { Run } from '../runs/run.entity';
+import { RunsService } from '../runs/runs.service';
 import { Tasting } from '../tastings/tasting.entity';
 import { TastingsService } from '../tastings/tastings.service';
 import type { ShotDto } from './shot.dto';
@@ -14,6 +15,7 @@ export class ShotsService extends Store<Shot, ShotDto> {
   constructor(
     sequelize: Sequelize,
     private readonly tastings: TastingsService,
+    private readonly runs: RunsService,
   ) {
     super(sequelize, Shot, {
       what: 'shot',
@@ -28,7 +30,19 @@ export class ShotsService extends Store<Shot, ShotDto> {
   /** The shot and, where given, its first taste note: all or nothing. */
   override async put(shopId: string, id: string, dto: ShotDto, within?: Transaction): Promise<Shot> {
     const { tasting, ...shot } = dto;
-    if (!tasting || within) return super.put(shopId, id, shot, within);
+    if (within) return super.put(shopId, id, shot, within);
+    const saved = await this.putWithTasting(shopId, id, shot, tasting);
+    await this.runs.learnAgain(shopId, saved.runId);
+    return saved;
+  }
+
+  private async putWithTasting(
+    shopId: string,
+    id: string,
+    shot: Omit<ShotDto, 'tasting'>,
+    tasting: ShotDto['tasting'],
+  ): Promise<Shot> {
+    if (!tasting) return super.put(shopId, id, shot);
     return this.sequelize.transaction(async (transaction) => {
       const saved = await super.put(shopId, id, shot, transaction);
       const { id: tastingId, ...values } = tasting;

@@ -8,6 +8,7 @@ export const addTagTypes = [
   "Bags",
   "Stations",
   "Runs",
+  "Palates",
   "Shots",
   "Tastings",
   "Cards",
@@ -213,6 +214,20 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Runs"],
       }),
+      listPalates: build.query<ListPalatesApiResponse, ListPalatesApiArg>({
+        query: () => ({ url: `/api/palates` }),
+        providesTags: ["Palates"],
+      }),
+      forgetPalate: build.mutation<ForgetPalateApiResponse, ForgetPalateApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/palates/${queryArg.person}`,
+            method: "PUT",
+            body: queryArg.palateDto,
+          }),
+          invalidatesTags: ["Palates"],
+        },
+      ),
       getShotHistory: build.query<
         GetShotHistoryApiResponse,
         GetShotHistoryApiArg
@@ -454,6 +469,13 @@ export type PutRunApiArg = {
   id: string;
   runDto: RunDto;
 };
+export type ListPalatesApiResponse = /** status 200  */ PalateView[];
+export type ListPalatesApiArg = void;
+export type ForgetPalateApiResponse = unknown;
+export type ForgetPalateApiArg = {
+  person: string;
+  palateDto: PalateDto;
+};
 export type GetShotHistoryApiResponse = /** status 200  */ ShotEditView[];
 export type GetShotHistoryApiArg = {
   id: string;
@@ -656,6 +678,18 @@ export type BasketDto = {
 };
 export type Roast =
   "light" | "medium-light" | "medium" | "medium-dark" | "dark";
+export type NormalView = {
+  mean: number;
+  sd: number;
+};
+export type LearnedTasteView = {
+  balance: NormalView;
+  body: NormalView;
+  ratio: number;
+  middleSeconds: number;
+  temperatureC: number | null;
+  shots: number;
+};
 export type CoffeeView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -671,6 +705,7 @@ export type CoffeeView = {
   id: string;
   createdAt: string;
   updatedAt: string;
+  learnedTaste: LearnedTasteView | null;
 };
 export type CoffeePage = {
   items: CoffeeView[];
@@ -784,6 +819,22 @@ export type StationDto = {
   retiredAt?: string | null;
 };
 export type RunStatus = "open" | "kept" | "given-up";
+export type MessageView = {
+  mean: number;
+  /** 1/variance */
+  precision: number;
+};
+export type LessonView = {
+  /** ln of the change of time for one unit finer */
+  slope: MessageView | null;
+  balance: MessageView | null;
+  body: MessageView | null;
+  ratio: number;
+  middleSeconds: number;
+  temperatureC: number | null;
+  timedShots: number;
+  tastedShots: number;
+};
 export type RunView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -803,6 +854,18 @@ export type RunView = {
   id: string;
   createdAt: string;
   updatedAt: string;
+  lesson: LessonView | null;
+};
+export type PalateView = {
+  person: string;
+  /** Where this person likes the balance best, −3 … +3 */
+  balance: number;
+  /** Where this person likes the body best, −3 … +3 */
+  body: number;
+  balanceSd: number;
+  bodySd: number;
+  /** Marked cups this rests on */
+  tastings: number;
 };
 export type PlannedDto = {
   grind?: number | null;
@@ -826,6 +889,8 @@ export type SeenDto = {
   /** Clock hour, basket seen from below */
   clock?: number | null;
 };
+export type Cause = "not-purged" | "channelled" | "dose-off" | "cold-group";
+export type VersusLast = "better" | "same" | "worse";
 export type Verdict = "sink" | "serve";
 export type TastingView = {
   /** The revision you last saw; leave out for a new row. */
@@ -864,6 +929,10 @@ export type SheetShotView = {
   seen: SeenDto[];
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
+  /** What went wrong with this shot, once known */
+  cause?: Cause | null;
+  /** The cup against the one before */
+  versusLast?: VersusLast | null;
   verdict?: Verdict | null;
   note?: string | null;
   /** Set when the shot was entered by mistake */
@@ -884,6 +953,8 @@ export type SheetView = {
   ageDays: number | null;
   /** What a gram of the open bag costs, cents */
   centsPerGram: number | null;
+  /** Of those who tasted */
+  palates: PalateView[];
   /** Oldest first; discarded ones left out */
   shots: SheetShotView[];
 };
@@ -910,6 +981,10 @@ export type RunDto = {
   startedAt: string;
   endedAt?: string | null;
 };
+export type PalateDto = {
+  /** Tastings before this no longer count */
+  forgetBefore: string;
+};
 export type ShotView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -929,6 +1004,10 @@ export type ShotView = {
   seen: SeenDto[];
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
+  /** What went wrong with this shot, once known */
+  cause?: Cause | null;
+  /** The cup against the one before */
+  versusLast?: VersusLast | null;
   verdict?: Verdict | null;
   note?: string | null;
   /** Set when the shot was entered by mistake */
@@ -977,6 +1056,10 @@ export type ShotDto = {
   seen: SeenDto[];
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
+  /** What went wrong with this shot, once known */
+  cause?: Cause | null;
+  /** The cup against the one before */
+  versusLast?: VersusLast | null;
   verdict?: Verdict | null;
   note?: string | null;
   /** Set when the shot was entered by mistake */
@@ -1155,6 +1238,8 @@ export const {
   useListRunsQuery,
   useGetRunQuery,
   usePutRunMutation,
+  useListPalatesQuery,
+  useForgetPalateMutation,
   useGetShotHistoryQuery,
   useListShotsQuery,
   useGetShotQuery,

@@ -1,0 +1,74 @@
+import { CAUSES, type Cause } from '../brew/types';
+import type { Expectation } from './answer';
+import { isSurprising, readEvidence } from './evidence';
+import { slopeOf, TASTE_SD } from './infer';
+import { believe, type Mixture } from './mixture';
+import { drawParticles, expectationOf, lookAt } from './particles';
+import { readProblem, type Pour, type Problem } from './problem';
+import type { ValidAdviceRequest } from './request';
+
+/** One poured shot held against what was foretold of it. */
+export interface ShotReview {
+  /** From the shots before it, at the settings it was planned at. */
+  foretold: Expectation;
+  /** It fell outside its own prediction, and nobody has said why. */
+  surprising: boolean;
+  /** How many of its own standard deviations it fell from what was foreseen; null when nothing could be. */
+  sigmas: number | null;
+  /** What may have gone wrong, the likeliest first. */
+  suspects: Cause[];
+}
+
+/** ln-free slopes: share of the time that one unit finer adds. */
+export interface Believed {
+  mean: number;
+  sd: number;
+}
+
+export interface Review {
+  shots: ShotReview[];
+  /** The grinder's slope before the first shot and now. */
+  slope: { before: Believed; now: Believed };
+  /** Belief that the run started from a recipe that was right, before and now. */
+  kept: { before: number; now: number };
+}
+
+/** The whole run looked back on: what each shot was expected to do, what it did, what that changed. */
+export function reviewRun(request: ValidAdviceRequest): Review {
+  const problems = Array.from({ length: request.shots.length + 1 }, (_, count) =>
+    readProblem({ ...request, start: startOf(request), shots: request.shots.slice(0, count) }),
+  );
+  const beliefs = problems.map((problem) => believe(problem));
+  const first = beliefs[0]!;
+  const last = beliefs.at(-1)!;
+  return {
+    shots: request.shots.map((_, i) =>
+      reviewShot(problems[i]!, beliefs[i]!, problems[i + 1]!, beliefs[i + 1]!, `${request.shots.length}/${i}`),
+    ),
+    slope: { before: slopeOf(first.main), now: slopeOf(last.main) },
+    kept: { before: first.keptShare, now: last.keptShare },
+  };
+}
+
+/** Where the run began, also for the prefix without any shot. */
+function startOf(request: ValidAdviceRequest): ValidAdviceRequest['start'] {
+  return { grind: request.start?.grind ?? request.shots[0]?.grind ?? null };
+}
+
+function reviewShot(before: Problem, then: Mixture, after: Problem, now: Mixture, seed: string): ShotReview {
+  const pour = after.pours.at(-1)!;
+  const particles = drawParticles(then, seed);
+  const outlook = lookAt(before, then.main, particles, pour.planned);
+  const evidence = readEvidence(after, now.main)!;
+  return {
+    foretold: expectationOf(before, particles, outlook, TASTE_SD),
+    surprising: isSurprising(evidence) && pour.sound && !evidence.unpurged,
+    sigmas: evidence.surprise?.sigmas ?? null,
+    suspects: suspectsOf(pour),
+  };
+}
+
+/** Nobody can forget to purge where the grind was not changed. */
+function suspectsOf(pour: Pour): Cause[] {
+  return CAUSES.filter((cause) => cause !== 'not-purged' || pour.previousGrind !== pour.planned.grind);
+}

@@ -1,0 +1,3 @@
+export { combine, messageOf, type Message, type Normal } from './gaussian';
+export { combineCoffee, combineSlopes, lessonOf, type Lesson } from './lesson';
+export { FEWEST_TASTINGS, palateOf, type Palate } from './palate';

@@ -1,0 +1,136 @@
+import fc from 'fast-check';
+import { everydayRequest, everydayShot } from '../advice/advice.fixture';
+import { adviceRequestSchema, type AdviceRequest } from '../advice/request';
+import { combine, messageOf } from './gaussian';
+import { combineCoffee, combineSlopes, lessonOf } from './lesson';
+import { palateOf } from './palate';
+
+const lesson = (change: Partial<AdviceRequest>) => lessonOf(adviceRequestSchema.parse(everydayRequest(change)));
+const SCALE = { min: 0, max: 40, step: 0.5 };
+
+describe('messages', () => {
+  const normal = fc.record({
+    mean: fc.double({ min: -5, max: 5, noNaN: true }),
+    sd: fc.double({ min: 0.05, max: 2, noNaN: true }),
+  });
+
+  it('put back on their prior give the posterior they came from', () => {
+    fc.assert(
+      fc.property(normal, normal, (prior, other) => {
+        const posterior = { mean: other.mean, sd: prior.sd * Math.min(0.9, other.sd / 2.5) };
+        const back = combine(prior, [messageOf(prior, posterior)!]);
+        expect(back.mean).toBeCloseTo(posterior.mean, 6);
+        expect(back.sd).toBeCloseTo(posterior.sd, 9);
+      }),
+    );
+  });
+
+  it('are none where the data said nothing', () => {
+    expect(messageOf({ mean: 0, sd: 1 }, { mean: 0.01, sd: 0.999 })).toBeNull();
+  });
+
+  it('combine in any order, by the conjugate closed form', () => {
+    const messages = [
+      { mean: 1, precision: 4 },
+      { mean: 3, precision: 1 },
+    ];
+    const forwards = combine({ mean: 0, sd: 1 }, messages);
+    // (0·1 + 1·4 + 3·1) / (1 + 4 + 1)
+    expect(forwards.mean).toBeCloseTo(7 / 6, 12);
+    expect(forwards.sd).toBeCloseTo(6 ** -0.5, 12);
+    expect(combine({ mean: 0, sd: 1 }, messages.reverse())).toEqual(forwards);
+  });
+
+  it('say no more than their least spread allows', () => {
+    const { sd } = combine({ mean: 0, sd: 1 }, [{ mean: 1, precision: 1e6 }], 0.5);
+    expect(sd).toBeCloseTo(5 ** -0.5, 12);
+  });
+});
+
+describe('the lesson of a dial-in', () => {
+  const shots = (slope: number) =>
+    [15, 14, 13, 12].map((grind) =>
+      everydayShot({ grind, timeSeconds: 28 * Math.exp(-slope * (grind - 13.5)), taste: { balance: 1, body: 0.5 } }),
+    );
+
+  it('is the slope its shots show, whatever was believed before', () => {
+    const blank = lesson({ shots: shots(0.1) });
+    const told = lesson({
+      shots: shots(0.1),
+      grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.3, sd: 0.01, shots: 99 } },
+    });
+    expect(told).toEqual(blank);
+    expect(Math.exp(blank.slope!.mean)).toBeGreaterThan(0.08);
+    expect(Math.exp(blank.slope!.mean)).toBeLessThan(0.12);
+  });
+
+  it('says nothing of the slope when the grind never moved, and nothing of taste when nobody tasted', () => {
+    const still = lesson({ shots: [everydayShot({ taste: null }), everydayShot({ taste: null })] });
+    expect(still).toMatchObject({ slope: null, balance: null, body: null, timedShots: 2, tastedShots: 0 });
+    expect(combineSlopes(SCALE, [still])).toBeNull();
+    expect(combineCoffee([still])).toBeNull();
+  });
+
+  it('narrows the grinder with every dial-in, in any order, but never below what coffees differ by', () => {
+    const lessons = [0.09, 0.1, 0.11].map((slope) => lesson({ shots: shots(slope) }));
+    const one = combineSlopes(SCALE, lessons.slice(0, 1))!;
+    const all = combineSlopes(SCALE, lessons)!;
+    expect(all.sd).toBeLessThan(one.sd);
+    expect(all.sd / all.mean).toBeGreaterThan(0.12 / Math.sqrt(3) - 0.01);
+    expect(Math.abs(all.mean - 0.1)).toBeLessThan(0.015);
+    expect(all.shots).toBe(12);
+    expect(combineSlopes(SCALE, [...lessons].reverse())).toEqual(all);
+  });
+
+  it('tells how the coffee tastes at its recipe, and leaves far recipes out', () => {
+    const bitter = lesson({ shots: shots(0.1) });
+    const long = lesson({ shots: shots(0.1), target: { ...everydayRequest().target, yieldGrams: 60 } });
+    const coffee = combineCoffee([bitter, long])!;
+    expect(coffee.balance.mean).toBeGreaterThan(0.4);
+    expect(coffee.ratio).toBe(2);
+    expect(coffee.shots).toBe(4);
+  });
+
+  it('makes the next dial-in of the coffee surer from its first answer on', () => {
+    const learned = combineCoffee([lesson({ shots: shots(0.1) })]);
+    const { coffee } = everydayRequest();
+    const withIt = adviceRequestSchema.parse(everydayRequest({ coffee: { ...coffee, learned } }));
+    expect(lessonOf(withIt)).toEqual(lesson({}));
+    expect(withIt.coffee.learned!.balance.sd).toBeLessThan(0.6);
+  });
+});
+
+describe('a palate', () => {
+  /** Marks as a person gives them whose best cup lies at (wanted, 0). */
+  const marks = (wanted: number, count: number) =>
+    Array.from({ length: count }, (_, i) => {
+      const balance = -1.5 + (3 * (i % 7)) / 6;
+      const body = i % 2 === 0 ? 0.5 : -0.5;
+      const overall = 8.5 - 1.4 * Math.hypot(balance - wanted, Math.SQRT1_2 * body);
+      return { balance, body, overall };
+    });
+
+  it.each([-0.5, 0, 0.5, 1])('finds that somebody likes %d best', (wanted) => {
+    const palate = palateOf(marks(wanted, 42))!;
+    expect(Math.abs(palate.balance - wanted)).toBeLessThan(0.2);
+    expect(Math.abs(palate.body)).toBeLessThan(0.2);
+    expect(palate.tastings).toBe(42);
+  });
+
+  it('stays near the usual with few marks, and surer with more', () => {
+    const few = palateOf(marks(1, 7))!;
+    const many = palateOf(marks(1, 70))!;
+    expect(few.balance).toBeLessThan(many.balance);
+    expect(many.balanceSd).toBeLessThan(few.balanceSd);
+  });
+
+  it('needs five cups with both a place and a mark', () => {
+    expect(palateOf(marks(1, 4))).toBeNull();
+    expect(palateOf(Array.from({ length: 9 }, () => ({ balance: 1, body: 0, overall: null })))).toBeNull();
+  });
+
+  it('knows nothing more of one who marks everything alike', () => {
+    const flat = palateOf(Array.from({ length: 20 }, () => ({ balance: 0, body: 0, overall: 6 })))!;
+    expect(Math.abs(flat.balance)).toBeLessThan(0.05);
+  });
+});
