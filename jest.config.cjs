@@ -25,7 +25,7 @@ module.exports = {
     {
       displayName: 'web',
       rootDir: 'web',
-      testEnvironment: 'jsdom',
+      testEnvironment: '<rootDir>/testing/environment.cjs',
       transform: transformModules,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@ant-design|@rc-component|antd|@babel/runtime)/)'],
       moduleNameMapper: { ...moduleNameMapper, '[.]css$': '<rootDir>/testing/styles.cjs' },
@@ -33,5 +33,5 @@ module.exports = {
       testEnvironmentOptions: { customExportConditions: ['node', 'require', 'default'] },
     },
   ],
-  testTimeout: 20000,
+  testTimeout: 60000,
 };

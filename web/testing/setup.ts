@@ -1,4 +1,8 @@
 import '@testing-library/jest-dom';
+import { configure } from '@testing-library/react';
+
+// Pages load their heavier parts on first use, and the machine may be busy.
+configure({ asyncUtilTimeout: 10_000 });
 
 // jsdom has neither; Ant Design asks for both.
 window.matchMedia ??= (query: string) =>
@@ -15,3 +19,18 @@ window.matchMedia ??= (query: string) =>
 const { getComputedStyle } = window;
 window.getComputedStyle = (element) => getComputedStyle(element);
 Element.prototype.scrollTo ??= () => undefined;
+
+/** Sizes never change in jsdom. */
+class StillObserver implements ResizeObserver {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+window.ResizeObserver ??= StillObserver;
+
+/** Node's own would keep the tests from ending. */
+class LaterChannel {
+  readonly port1: { onmessage: (() => void) | null } = { onmessage: null };
+  readonly port2 = { postMessage: () => void setTimeout(() => this.port1.onmessage?.(), 0) };
+}
+(window as { MessageChannel?: unknown }).MessageChannel ??= LaterChannel;

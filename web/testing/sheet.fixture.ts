@@ -44,7 +44,16 @@ export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView
     target,
   };
   return {
-    run: { ...row, ...gear, id: 'run', stationId: 'station', status: 'open', startGrind: 14, startedAt: row.createdAt },
+    run: {
+      ...row,
+      ...gear,
+      id: 'run',
+      stationId: 'station',
+      lesson: null,
+      status: 'open',
+      startGrind: 14,
+      startedAt: row.createdAt,
+    },
     station: { ...row, ...gear, id: 'station', name: 'Left bar' },
     grinder: {
       ...row,
@@ -60,9 +69,10 @@ export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView
     },
     machine: { ...row, id: 'machine', name: 'Twin', temperatureC: { min: 88, max: 97, step: 0.5 } },
     basket: { ...row, id: 'basket', name: '18 g', nominalGrams: 18, minGrams: 16, maxGrams: 20 },
-    coffee: { ...row, id: 'coffee', name: 'Saltmarsh', roast: 'medium' },
+    coffee: { ...row, id: 'coffee', name: 'Saltmarsh', roast: 'medium', learnedTaste: null },
     ageDays: 10,
     centsPerGram: 2.9,
+    palates: [],
     shots,
     ...change,
   };

@@ -21,5 +21,5 @@ export type {
 } from './answer';
 export { buildAdviceRequest, combineTastings, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
-export { reviewRun, type Review, type ShotReview } from './review';
+export { reviewRun, type Believed, type Review, type ShotReview } from './review';
 export { moveLine } from './moveLine';

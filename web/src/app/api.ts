@@ -4,8 +4,13 @@ import { generatedApi } from './api.generated';
 export const api = generatedApi.enhanceEndpoints({
   endpoints: {
     getBoard: { providesTags: ['Board', 'Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders'] },
-    getSheet: { providesTags: ['Runs', 'Shots', 'Tastings', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags'] },
-    keepCard: { invalidatesTags: ['Cards', 'Runs', 'Stations', 'Grinders'] },
+    getSheet: {
+      providesTags: ['Palates', 'Runs', 'Shots', 'Tastings', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags'],
+    },
+    keepCard: { invalidatesTags: ['Cards', 'Runs', 'Stations', 'Grinders', 'Coffees', 'Palates'] },
+    putRun: { invalidatesTags: ['Runs', 'Grinders', 'Coffees', 'Palates'] },
+    putShot: { invalidatesTags: ['Shots', 'Grinders', 'Coffees', 'Palates'] },
+    putTasting: { invalidatesTags: ['Tastings', 'Grinders', 'Coffees', 'Palates'] },
     setUpStation: {
       invalidatesTags: ['Setup', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags', 'Stations', 'Runs'],
     },

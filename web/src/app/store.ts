@@ -4,10 +4,15 @@ import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api';
 import { saveSettings, settingsReducer } from './settingsSlice';
 
-export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer },
-  middleware: (defaults) => defaults().concat(api.middleware),
-});
+/** A store of its own: one for the page, one for each test. */
+export function makeStore() {
+  return configureStore({
+    reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer },
+    middleware: (defaults) => defaults().concat(api.middleware),
+  });
+}
+
+export const store = makeStore();
 
 setupListeners(store.dispatch);
 let saved = store.getState().settings;

@@ -12,11 +12,13 @@ export interface MovePanelProps {
   actions: ReactNode;
   onAlternative: (settings: Settings) => void;
   onBackToAdvice: () => void;
+  /** Opens the expert's view: what was believed, what the shots changed. */
+  onWhy: () => void;
 }
 
 /** The move line, to be read from a metre away; below it why, beside it what else could be done. */
 export function MovePanel(props: MovePanelProps) {
-  const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice } = props;
+  const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice, onWhy } = props;
   if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
   if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
   const line = moveLine(advice, finer);
@@ -42,7 +44,12 @@ export function MovePanel(props: MovePanelProps) {
       </div>
       <div className={styles.reasons}>
         <div>
-          <p className={styles.why}>{advice.why.map(({ text }) => text).join(' ')}</p>
+          <p className={styles.why}>
+            {advice.why.map(({ text }) => text).join(' ')}{' '}
+            <button type="button" className={styles.numbers} onClick={onWhy}>
+              Why, in numbers
+            </button>
+          </p>
           {advice.cautions.map(({ code, text }) => (
             <p key={code} className={styles.caution}>
               <strong>Mind:</strong> {text}

@@ -1,6 +1,6 @@
-import type { Settings, ShotLine } from '@olvet/core';
+import type { Cause, Settings, ShotLine } from '@olvet/core';
 import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import {
@@ -15,6 +15,7 @@ import { useShortcuts } from '../parts/useShortcuts';
 import { withoutRow } from '../parts/withoutRow';
 import { EntryLine } from './EntryLine';
 import { KeepCardModal } from './KeepCardModal';
+import { LearnedPanel } from './LearnedPanel';
 import { MovePanel } from './MovePanel';
 import { PullPanel } from './PullPanel';
 import { RunHeader } from './RunHeader';
@@ -22,11 +23,14 @@ import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
 import { plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
-import { newShotDto } from './shotDto';
+import { newShotDto, storedShotDto } from './shotDto';
 import { TastePanel } from './TastePanel';
-import { useAdvice, useWhatIf } from './useAdvice';
+import { useAdvice, useReview, useWhatIf } from './useAdvice';
 
 const REFRESH_MS = 15_000;
+
+/** Charts are heavy, and few open them at the bar. */
+const WhyDrawer = lazy(() => import('./WhyDrawer'));
 
 /** What should the next shot be? */
 export function RunPage() {
@@ -48,11 +52,13 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const { run, shots } = sheet;
   const closed = run.status !== 'open';
   const { request, advice, problem } = useAdvice(sheet);
+  const review = useReview(request);
   /** The barista's own next shot; it belongs to the state of the sheet it was made for. */
   const [own, setOwn] = useState<{ settings: Settings; after: number } | null>(null);
   const [pulling, setPulling] = useState<Settings | null>(null);
   const [correcting, setCorrecting] = useState<{ shot: SheetShotView; number: number } | null>(null);
   const [keeping, setKeeping] = useState(false);
+  const [whyOpen, setWhyOpen] = useState(false);
   const [putShot, shotState] = usePutShotMutation();
   const [putRun, runState] = usePutRunMutation();
   const { modal } = App.useApp();
@@ -74,6 +80,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
     setOwn(null);
     return true;
   };
+  const sayCause = (shot: SheetShotView, cause: Cause | null): void => {
+    void putShot({ id: shot.id, shotDto: storedShotDto(shot, { cause }) });
+  };
   const take = (): void => {
     if (ghost) setPulling(ghost);
   };
@@ -92,7 +101,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
       },
     });
   };
-  const free = !closed && !pulling && !keeping && !correcting;
+  const free = !closed && !pulling && !keeping && !correcting && !whyOpen;
   useShortcuts(
     free
       ? {
@@ -144,6 +153,8 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           expect={expect}
           onGhost={setGhost}
           onShot={(shot, number) => setCorrecting({ shot, number })}
+          review={review}
+          onCause={closed ? null : sayCause}
         />
       </div>
       <div className={styles.side}>
@@ -160,6 +171,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
             }
           />
         )}
+        {closed && <LearnedPanel sheet={sheet} />}
         {!closed && !pulling && (
           <>
             <MovePanel
@@ -170,6 +182,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               actions={actions}
               onAlternative={setGhost}
               onBackToAdvice={() => setOwn(null)}
+              onWhy={() => setWhyOpen(true)}
             />
             {ghost && (
               <EntryLine inputRef={lineInput} saving={shotState.isLoading} onShot={(line) => saveShot(ghost, line)} />
@@ -192,6 +205,11 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         number={correcting?.number ?? 0}
         onClose={() => setCorrecting(null)}
       />
+      {whyOpen && (
+        <Suspense fallback={null}>
+          <WhyDrawer sheet={sheet} review={review} onClose={() => setWhyOpen(false)} />
+        </Suspense>
+      )}
       {keeping && (last || ghost) && (
         <KeepCardModal
           sheet={sheet}

@@ -1,4 +1,4 @@
-import { combineTastings, type Expectation, type Settings } from '@olvet/core';
+import { combineTastings, type Cause, type Expectation, type Review, type Settings } from '@olvet/core';
 import { useEffect, useRef } from 'react';
 import type { SheetShotView, SheetView } from '../app/api';
 import { useGetShopQuery } from '../app/api';
@@ -19,7 +19,13 @@ export interface RunSheetProps {
   expect: Expectation | null;
   onGhost: (settings: Settings) => void;
   onShot: (shot: SheetShotView, number: number) => void;
+  /** The run looked back on; null until the worker has done so. */
+  review: Review | null;
+  /** Says what was wrong with a shot; null once the run is closed. */
+  onCause: ((shot: SheetShotView, cause: Cause | null) => void) | null;
 }
+
+const VERSUS_WORDS = { better: 'better', same: 'same as before', worse: 'worse' };
 
 interface Row {
   variable: Variable;
@@ -29,7 +35,8 @@ interface Row {
 }
 
 /** The score of a dial-in: one row per variable, one column per shot, what changed stands out. */
-export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunSheetProps) {
+export function RunSheet(props: RunSheetProps) {
+  const { sheet, ghost, edited, expect, onGhost, onShot, review, onCause } = props;
   const { data: shop } = useGetShopQuery();
   const unit = shop?.temperatureUnit ?? 'C';
   const { shots, run } = sheet;
@@ -130,8 +137,14 @@ export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunS
           </tr>
           <tr>
             <th scope="row">seen</th>
-            {shots.map((shot) => (
-              <SeenCell key={shot.id} seen={shot.seen} purged={shot.purged} />
+            {shots.map((shot, i) => (
+              <SeenCell
+                key={shot.id}
+                shot={shot}
+                number={i + 1}
+                review={review?.shots[i]}
+                onCause={onCause && ((cause) => onCause(shot, cause))}
+              />
             ))}
             {ghost && <td className={styles.next} />}
           </tr>
@@ -139,7 +152,7 @@ export function RunSheet({ sheet, ghost, edited, expect, onGhost, onShot }: RunS
             <th scope="row">verdict</th>
             {shots.map((shot) => (
               <td key={shot.id} className="quiet">
-                {shot.verdict ?? '–'}
+                {[shot.verdict, shot.versusLast && VERSUS_WORDS[shot.versusLast]].filter(Boolean).join(', ') || '–'}
               </td>
             ))}
             {ghost && <td className={`${styles.next} ${styles.foot}`} />}

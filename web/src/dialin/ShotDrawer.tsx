@@ -1,4 +1,4 @@
-import { plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
+import { CAUSES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Select } from 'antd';
 import {
   useGetShotHistoryQuery,
@@ -10,8 +10,9 @@ import {
 import { formErrors, problemOf } from '../app/problem';
 import { dayAndTime, TIMER_WORDS } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
-import { withoutRow } from '../parts/withoutRow';
+import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
+import { storedShotDto } from './shotDto';
 
 type Fields = Pick<
   ShotView,
@@ -25,6 +26,7 @@ type Fields = Pick<
   | 'tdsPercent'
   | 'purged'
   | 'verdict'
+  | 'cause'
   | 'note'
 > & { signs: string[] };
 
@@ -53,14 +55,13 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
 
   const write = async (change: Partial<ShotView>): Promise<void> => {
-    const { tastings: _tastings, ...stored } = withoutRow(shot);
-    const done = await putShot({ id: shot.id, shotDto: { ...stored, ...change } });
+    const done = await putShot({ id: shot.id, shotDto: storedShotDto(shot, change) });
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
     else onClose();
   };
   const save = ({ signs, ...fields }: Fields): void => {
     const seen = signs.map((sign) => shot.seen.find((mark) => mark.sign === sign) ?? { sign });
-    void write({ ...fields, seen: seen as ShotView['seen'] });
+    void write({ ...fields, cause: fields.cause ?? null, seen: seen as ShotView['seen'] });
   };
   const remove = (): void => {
     modal.confirm({
@@ -111,6 +112,9 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
         </Form.Item>
         <Form.Item name="purged" valuePropName="checked">
           <Checkbox>Old grounds were thrown out first</Checkbox>
+        </Form.Item>
+        <Form.Item name="cause" label="What went wrong" extra="A shot with a known fault counts for little.">
+          <Select allowClear options={CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }))} />
         </Form.Item>
         <Form.Item name="verdict" label="Verdict">
           <Select

@@ -1,12 +1,20 @@
-import { combineTastings, type Expectation } from '@olvet/core';
+import { combineTastings, VERDICTS, type Expectation } from '@olvet/core';
 import { AutoComplete } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { usePutTastingMutation, type SheetView, type TastingDto, type TastingView } from '../app/api';
+import {
+  usePutShotMutation,
+  usePutTastingMutation,
+  type SheetView,
+  type TastingDto,
+  type TastingView,
+} from '../app/api';
 import { tasterChosen } from '../app/settingsSlice';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { palateInWords } from '../parts/learned';
 import { ToggleChip } from '../parts/ToggleChip';
+import { storedShotDto } from './shotDto';
 import { TastePad, type Cup } from './TastePad';
 import styles from './TastePanel.module.css';
 
@@ -41,6 +49,7 @@ export function TastePanel({
   const dispatch = useAppDispatch();
   const taster = useAppSelector((state) => state.settings.taster);
   const [putTasting, { error }] = usePutTastingMutation();
+  const [putShot, { error: shotError }] = usePutShotMutation();
   const [newIds] = useState(() => new Map<string, string>());
   const shot = sheet.shots.at(-1);
   const own = shot?.tastings.find((tasting) => tasting.person === taster);
@@ -77,6 +86,7 @@ export function TastePanel({
   );
   const others = shot?.tastings.filter((tasting) => tasting.person !== taster) ?? [];
   const { target } = sheet.run;
+  const palate = sheet.palates.find(({ person }) => person === taster);
   return (
     <section className={styles.panel} aria-label="Taste">
       <h2>{shot ? `Taste of shot ${sheet.shots.length}` : 'Taste'}</h2>
@@ -108,6 +118,23 @@ export function TastePanel({
           );
         })}
       </div>
+      {shot && sheet.shots.length > 1 && (
+        <div className={styles.versus} role="group" aria-label={`Against shot ${sheet.shots.length - 1}`}>
+          <span className="quiet small">Against shot {sheet.shots.length - 1}</span>
+          {VERDICTS.map((verdict) => (
+            <ToggleChip
+              key={verdict}
+              chosen={shot.versusLast === verdict}
+              disabled={disabled}
+              onToggle={(on) =>
+                void putShot({ id: shot.id, shotDto: storedShotDto(shot, { versusLast: on ? verdict : null }) })
+              }
+            >
+              {verdict}
+            </ToggleChip>
+          ))}
+        </div>
+      )}
       <label className={styles.taster}>
         <span className="quiet small">Who tastes (optional)</span>
         <AutoComplete
@@ -123,7 +150,8 @@ export function TastePanel({
           Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.
         </p>
       )}
-      <ProblemAlert error={error} />
+      {palate && <p className="quiet small">{palateInWords(palate)} Notes are counted from there.</p>}
+      <ProblemAlert error={error ?? shotError} />
     </section>
   );
 }

@@ -143,7 +143,8 @@ describe('cells of the run sheet', () => {
   });
 
   it('say what was seen and where', () => {
-    inRow(<SeenCell seen={[{ sign: 'spurts', clock: 2 }]} purged={false} />);
+    const shot = shotView('a', { seen: [{ sign: 'spurts', clock: 2 }], purged: false });
+    inRow(<SeenCell shot={shot} number={1} review={undefined} onCause={null} />);
     expect(screen.getByText('spurts 2 h, not purged')).toBeInTheDocument();
   });
 

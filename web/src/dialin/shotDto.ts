@@ -1,6 +1,7 @@
 import type { Settings, ShotLine } from '@olvet/core';
 import { v7 } from 'uuid';
-import type { SheetView, ShotDto } from '../app/api';
+import type { SheetShotView, SheetView, ShotDto } from '../app/api';
+import { withoutRow } from '../parts/withoutRow';
 
 /** A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. */
 export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pulledAt: Date): ShotDto {
@@ -24,4 +25,10 @@ export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pull
     verdict: line.verdict ?? null,
     tasting: taste ? { id: v7(), ...taste } : null,
   };
+}
+
+/** A poured shot as it was stored, to be sent again with a change. */
+export function storedShotDto(shot: SheetShotView, change: Partial<ShotDto>): ShotDto {
+  const { tastings: _tastings, ...stored } = withoutRow(shot);
+  return { ...stored, ...change };
 }

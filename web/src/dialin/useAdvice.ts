@@ -1,7 +1,14 @@
-import { buildAdviceRequest, type Advice, type AdviceRequest, type Expectation, type Settings } from '@olvet/core';
+import {
+  buildAdviceRequest,
+  type Advice,
+  type AdviceRequest,
+  type Expectation,
+  type Review,
+  type Settings,
+} from '@olvet/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { SheetView } from '../app/api';
-import { heart } from '../worker/heart';
+import { heart, historianHeart } from '../worker/heart';
 
 export interface AdviceState {
   request: AdviceRequest;
@@ -54,4 +61,19 @@ export function useWhatIf(request: AdviceRequest, settings: Settings | null): Ex
     };
   }, [request, settings]);
   return settings && foreseen?.of === settings ? foreseen.expect : null;
+}
+
+/** The run looked back on, shot by shot; null until it has been. */
+export function useReview(request: AdviceRequest): Review | null {
+  const [seen, setSeen] = useState<{ of: AdviceRequest; review: Review | null } | null>(null);
+  useEffect(() => {
+    let newest = true;
+    void historianHeart()
+      .review(request)
+      .then((review) => newest && setSeen({ of: request, review }));
+    return () => {
+      newest = false;
+    };
+  }, [request]);
+  return seen?.of === request ? seen.review : null;
 }

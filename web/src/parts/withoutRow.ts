@@ -1,11 +1,17 @@
+/** What the server adds to a row beside what was written. */
+type Added = 'id' | 'createdAt' | 'updatedAt' | 'lesson' | 'learnedSlope' | 'learnedTaste';
+
 /** A stored row as its own DTO again: what the server adds is taken off, the revision stays. */
-export function withoutRow<T extends object>(row: T): Omit<T, 'id' | 'createdAt' | 'updatedAt'> {
+export function withoutRow<T extends object>(row: T): Omit<T, Added> {
   const {
     id: _id,
     createdAt: _created,
     updatedAt: _updated,
     shopId: _shop,
+    lesson: _lesson,
+    learnedSlope: _slope,
+    learnedTaste: _taste,
     ...dto
   } = row as T & Record<string, unknown>;
-  return dto as Omit<T, 'id' | 'createdAt' | 'updatedAt'>;
+  return dto as Omit<T, Added>;
 }

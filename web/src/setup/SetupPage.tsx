@@ -55,7 +55,8 @@ function SetupForm({ known }: { known: Known }) {
     startedAt: new Date().toISOString(),
   }));
   const values = Form.useWatch([], form) as Partial<SetupFields> | undefined;
-  const roast = known.coffees.find(({ id }) => id === values?.coffeeId)?.roast ?? values?.coffee?.roast ?? 'medium';
+  const chosenCoffee = values?.coffeeId ?? known.coffees[0]?.id;
+  const roast = known.coffees.find(({ id }) => id === chosenCoffee)?.roast ?? values?.coffee?.roast ?? 'medium';
   const method = findMethod(values?.methodId ?? '') ?? suggestMethod(roast);
   const first = (items: Named[]): string => items[0]?.id ?? NEW;
 

@@ -15,6 +15,7 @@ import {
 } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import { day, money } from '../parts/format';
+import { learnedTasteInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
 import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -96,6 +97,7 @@ export function ShelfPage() {
                       .join(' · ')}
                   </p>
                   {row.notes && <p className="small">{row.notes}</p>}
+                  {row.learnedTaste && <p className="quiet small">Learned: {learnedTasteInWords(row.learnedTaste)}</p>}
                 </div>
                 <p>
                   {row.roast}

@@ -1,11 +1,13 @@
 import {
   answer,
   parseAdviceRequest,
+  reviewRun,
   whatIf,
   type Advice,
   type AdviceError,
   type AdviceRequest,
   type Expectation,
+  type Review,
   type Settings,
 } from '@olvet/core';
 import { expose } from 'comlink';
@@ -18,6 +20,10 @@ const heart = {
   whatIf(request: AdviceRequest, settings: Settings): Expectation | null {
     const parsed = parseAdviceRequest(request);
     return parsed.ok ? whatIf(parsed.request, settings) : null;
+  },
+  review(request: AdviceRequest): Review | null {
+    const parsed = parseAdviceRequest(request);
+    return parsed.ok ? reviewRun(parsed.request) : null;
   },
 };
 

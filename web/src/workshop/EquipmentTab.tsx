@@ -31,12 +31,14 @@ export interface EquipmentTabProps<V extends Row, F extends object> {
 export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTabProps<V, F>) {
   const { what, intro, items, error, fresh, fieldsOf, write, describe, children } = props;
   const [editing, setEditing] = useState<{ id: string; row: V | null } | null>(null);
+  const [refused, setRefused] = useState<unknown>();
   if (error) return <ProblemAlert error={error} />;
   if (!items) return <Skeleton active />;
   const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});
   const retire = async (row: V): Promise<void> => {
     const retiredAt = row.retiredAt ? null : new Date().toISOString();
-    await write(row.id, fieldsOf(row) as F, { ...stored(row), retiredAt });
+    const failed = await write(row.id, withoutRow(fieldsOf(row)) as F, { ...stored(row), retiredAt });
+    setRefused(failed);
     setEditing(null);
   };
   return (
@@ -47,6 +49,7 @@ export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTa
           Add a {what}
         </Button>
       </div>
+      <ProblemAlert error={refused} />
       <ul className={styles.list}>
         {items.map((row) => (
           <li key={row.id}>

@@ -18,7 +18,7 @@ export function GrindersTab() {
       error={error}
       fresh={{ min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 }}
       fieldsOf={(row) => row}
-      write={async (id, fields, { learnedSlope: _learned, ...stored }) => {
+      write={async (id, fields, stored) => {
         const done = await put({
           id,
           grinderDto: { ...(stored as Partial<GrinderDto>), ...fields, retiredAt: stored.retiredAt },

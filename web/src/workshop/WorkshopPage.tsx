@@ -7,6 +7,7 @@ import { MachinesTab } from './MachinesTab';
 import { MethodsTab } from './MethodsTab';
 import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
+import { TastersTab } from './TastersTab';
 
 /** What do we work with? */
 export function WorkshopPage() {
@@ -23,6 +24,7 @@ export function WorkshopPage() {
           { key: 'machines', label: 'Machines', children: <MachinesTab /> },
           { key: 'baskets', label: 'Baskets', children: <BasketsTab /> },
           { key: 'methods', label: 'Methods', children: <MethodsTab /> },
+          { key: 'tasters', label: 'Tasters', children: <TastersTab /> },
           { key: 'shop', label: 'Shop', children: <ShopTab /> },
         ]}
       />

@@ -1,0 +1,72 @@
+import { fireEvent, screen } from '@testing-library/react';
+import { fakeHouse, pageOf, Refusal, renderPage } from '../../testing/house';
+import { CardPage } from './CardPage';
+import { CardsPage } from './CardsPage';
+
+const recipe = {
+  grind: 11.5,
+  doseGrams: 18,
+  yieldGrams: 37,
+  temperatureC: 93,
+  timeSeconds: { min: 27, max: 33 },
+  timer: 'pump-on',
+  grinderName: 'Lefty',
+  machineName: 'Twin',
+  basketName: '18 g',
+};
+const version = (n: number, change: object = {}) => ({
+  id: `v${n}`,
+  version: n,
+  runId: `run${n}`,
+  recipe: { ...recipe, ...change },
+  tastesLike: 'plum and cocoa',
+  setBy: 'Ines',
+  note: n > 1 ? 'new bag' : '',
+  createdAt: '2026-03-01T06:41:00.000Z',
+});
+const card = {
+  id: 'card',
+  name: 'Saltmarsh',
+  purpose: 'black',
+  coffeeName: 'Saltmarsh',
+  stationName: 'Left bar',
+  latest: version(2),
+};
+
+describe('the cards', () => {
+  it('are listed with their recipe, and lead to each', async () => {
+    fakeHouse({ '/api/cards': pageOf([card]) });
+    renderPage(<CardsPage />, { path: '/cards' });
+    const row = await screen.findByRole('link', { name: /Saltmarsh/ });
+    expect(row).toHaveTextContent('18 → 37 g 1:2.1');
+    expect(row).toHaveTextContent('27–33 s');
+    expect(row).toHaveTextContent('version 2');
+    fireEvent.click(row);
+    expect(await screen.findByText('gone to /cards/card')).toBeInTheDocument();
+  });
+
+  it('tell a newcomer what a card is', async () => {
+    fakeHouse({ '/api/cards': pageOf([]) });
+    renderPage(<CardsPage />);
+    expect(await screen.findByText('No card yet')).toBeInTheDocument();
+  });
+
+  it('show one recipe whole, in the shop’s unit, with what changed between versions', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
+    fakeHouse({
+      '/api/shop': shop,
+      '/api/cards/card': { ...card, versions: [version(2), version(1, { grind: 12.5, yieldGrams: 36 })] },
+    });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    expect(await screen.findByText('Tastes like plum and cocoa')).toBeInTheDocument();
+    expect(await screen.findByText('199')).toBeInTheDocument();
+    expect(screen.getByText(/12.5 → 11.5/)).toBeInTheDocument();
+    expect(screen.getAllByRole('link', { name: 'its dial-in' })).toHaveLength(2);
+  });
+
+  it('say so when a card is not there', async () => {
+    fakeHouse({ '/api/cards/card': new Refusal(404, { detail: 'There is no such card.', errors: [] }) });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    expect(await screen.findByText('There is no such card.')).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,57 @@
+import { plainNumber } from '@olvet/core';
+import { Link } from 'react-router';
+import type { LearnedTasteView, PalateView, SheetView } from '../app/api';
+import { learnedTasteInWords, palateInWords } from '../parts/learned';
+import styles from './LearnedPanel.module.css';
+
+/** What a finished dial-in taught: the grinder, the coffee, the people. */
+export function LearnedPanel({ sheet }: { sheet: SheetView }) {
+  const { run, grinder, coffee, palates } = sheet;
+  const { lesson } = run;
+  if (!lesson) return null;
+  return (
+    <section className={styles.panel} aria-labelledby="learned">
+      <h2 id="learned">What this dial-in taught</h2>
+      <dl>
+        <dt>{grinder.name}</dt>
+        <dd>
+          {lesson.slope && `By itself: one unit finer adds ${slopeRange(lesson.slope)} to the time. `}
+          {grinder.learnedSlope
+            ? `With all its dial-ins: ${plainNumber(100 * grinder.learnedSlope.mean, 1)} % (±${plainNumber(100 * grinder.learnedSlope.sd, 1)}, from ${grinder.learnedSlope.shots} shots).`
+            : 'The grind never moved, so nothing new of how it answers.'}{' '}
+          <Link to="/workshop?tab=grinders">To the grinder</Link>
+        </dd>
+        <dt>{coffee.name}</dt>
+        <dd>
+          <CoffeeTaste taste={coffee.learnedTaste} /> <Link to="/shelf">To the shelf</Link>
+        </dd>
+        {palates.map((palate: PalateView) => (
+          <Palate key={palate.person} palate={palate} />
+        ))}
+      </dl>
+      <p className="quiet small">Correct or take out a shot, and all of this follows.</p>
+    </section>
+  );
+}
+
+function CoffeeTaste({ taste }: { taste: LearnedTasteView | null }) {
+  return <>{taste ? learnedTasteInWords(taste) : 'Nobody tasted, so nothing new of the coffee.'}</>;
+}
+
+function Palate({ palate }: { palate: PalateView }) {
+  return (
+    <>
+      <dt>{palate.person}</dt>
+      <dd>
+        {palateInWords(palate)} <Link to="/workshop?tab=tasters">To the tasters</Link>
+      </dd>
+    </>
+  );
+}
+
+/** Four in five of what the run's own shots allow. */
+function slopeRange({ mean, precision }: { mean: number; precision: number }): string {
+  const spread = 1.28 / Math.sqrt(precision);
+  const percent = (log: number): string => plainNumber(100 * Math.exp(log), 1);
+  return `${percent(mean - spread)}–${percent(mean + spread)} %`;
+}

@@ -1,0 +1,187 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fakeHouse, heartInPlace, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { sheetView, shotView } from '../../testing/sheet.fixture';
+import type { SheetShotView, SheetView } from '../app/api';
+import { RunPage } from './RunPage';
+
+jest.mock('../worker/heart', () => ({ heart: () => heartInPlace, historianHeart: () => heartInPlace }));
+
+const steady = (count: number, change: Partial<SheetShotView> = {}) =>
+  Array.from({ length: count }, (_, i) => shotView(`s${i}`, { timeSeconds: 30, ...change }));
+
+function open(sheet: SheetView, more: Record<string, object> = {}): Written[] {
+  const { written } = fakeHouse({
+    '/api/runs/run/sheet': sheet,
+    '/api/cards': pageOf([]),
+    ...Object.fromEntries(sheet.shots.map(({ id }) => [`/api/shots/${id}/history`, []])),
+    ...more,
+  });
+  renderPage(<RunPage />, { path: '/dial-in/:runId', at: '/dial-in/run' });
+  return written;
+}
+const lastOf = async (written: Written[]): Promise<Written> => {
+  await waitFor(() => expect(written.length).toBeGreaterThan(0));
+  return written.at(-1)!;
+};
+
+describe('the run page', () => {
+  it('asks for the first shot, takes it by shorthand, and stores plan and measurement apart', async () => {
+    const written = open(sheetView());
+    expect(await screen.findByText('Start at 14.')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText(/Shot in one line/), { target: { value: '18.2 > 37 in 22 sour' } });
+    fireEvent.submit(screen.getByLabelText(/Shot in one line/).closest('form')!);
+    const { path, body } = await lastOf(written);
+    expect(path).toMatch(/^\/api\/shots\//);
+    expect(body).toMatchObject({
+      runId: 'run',
+      doseGrams: 18.2,
+      yieldGrams: 37,
+      timeSeconds: 22,
+      planned: { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 },
+      tasting: { balance: -1.5 },
+    });
+  });
+
+  it('says why, offers what else could be done, and lets an alternative become the next shot', async () => {
+    open(sheetView([shotView('a', { timeSeconds: 29, tastings: [tasting({ balance: -2, body: 0.5, overall: 4 })] })]));
+    expect(await screen.findByText(/It tasted very sour/)).toBeInTheDocument();
+    const others = screen.getByRole('heading', { name: 'Or instead' }).parentElement!;
+    fireEvent.click(within(others).getAllByRole('button')[0]!);
+    expect(await screen.findByText(/Your own next shot/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Back to the advice' }));
+    expect(screen.queryByText(/Your own next shot/)).not.toBeInTheDocument();
+  });
+
+  it('foresees at once what an edited next shot would bring', async () => {
+    open(sheetView(steady(2)));
+    const grind = await screen.findByRole('spinbutton', { name: 'Next grind' });
+    const before = (await screen.findByText(/in window/)).textContent;
+    for (let i = 0; i < 8; i += 1) fireEvent.keyDown(grind, { key: 'ArrowUp' });
+    await waitFor(() => expect(screen.getByText(/in window/).textContent).not.toBe(before));
+    expect(screen.getByText('next, yours')).toBeInTheDocument();
+  });
+
+  it('marks the shot nobody foresaw, and re-weighs it at one tap', async () => {
+    const shots = [...steady(4), shotView('odd', { timeSeconds: 19 })];
+    const written = open(sheetView(shots));
+    fireEvent.click(await screen.findByRole('button', { name: /unforeseen: why\? Shot 5/ }));
+    expect(screen.getByText(/was foretold from the shots before it/)).toBeInTheDocument();
+    // Nothing was changed, so nobody can have forgotten to purge.
+    expect(screen.queryByRole('button', { name: /not purged/ })).not.toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'cold group: that was it' }));
+    const { path, body } = await lastOf(written);
+    expect(path).toBe('/api/shots/odd');
+    expect(body).toMatchObject({ cause: 'cold-group', timeSeconds: 19, revision: 1 });
+    expect(body).not.toHaveProperty('tastings');
+  });
+
+  it('shows a named cause, which can be taken back', async () => {
+    const written = open(sheetView([...steady(4), shotView('odd', { timeSeconds: 19, cause: 'channelled' })]));
+    expect(await screen.findByText(/^channelled/)).toBeInTheDocument();
+    fireEvent.click(await screen.findByRole('button', { name: /change Shot 5/ }));
+    fireEvent.click(screen.getByRole('button', { name: 'It was not that after all' }));
+    expect((await lastOf(written)).body).toMatchObject({ cause: null });
+  });
+
+  it('takes better or worse than the last one', async () => {
+    const written = open(sheetView(steady(2)));
+    const versus = await screen.findByRole('group', { name: 'Against shot 1' });
+    fireEvent.click(within(versus).getByRole('button', { name: 'better' }));
+    const { path, body } = await lastOf(written);
+    expect([path, body.versusLast]).toEqual(['/api/shots/s1', 'better']);
+  });
+
+  it('opens the numbers behind the advice', async () => {
+    open(sheetView(steady(3)));
+    fireEvent.click(await screen.findByRole('button', { name: 'Why, in numbers' }));
+    const drawer = await screen.findByRole('dialog');
+    expect(await within(drawer).findByText(/before the first shot/)).toBeInTheDocument();
+    expect(within(drawer).getAllByRole('row')).toHaveLength(4);
+  });
+
+  it('pulls with the timer and the steppers, and keeps what was typed when the server refuses', async () => {
+    const written = open(sheetView(steady(1)));
+    fireEvent.click(await screen.findByRole('button', { name: /Pull again/ }));
+    const time = screen.getByLabelText(/^time/);
+    fireEvent.change(time, { target: { value: '27.5' } });
+    fireEvent.blur(time);
+    fireEvent.click(screen.getByRole('button', { name: 'spurts' }));
+    fireEvent.click(screen.getByRole('button', { name: /Save shot/ }));
+    const { body } = await lastOf(written);
+    expect(body).toMatchObject({ timeSeconds: 27.5, doseGrams: 18, yieldGrams: 36, seen: [{ sign: 'spurts' }] });
+  });
+
+  it('corrects a shot in plain sight and says which field the server refused', async () => {
+    const written = open(sheetView(steady(1)), {
+      'PUT /api/shots/s0': new Refusal(400, {
+        detail: 'Please correct the fields named below.',
+        errors: [{ path: 'timeSeconds', message: 'must be between 1 and 300' }],
+      }),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Time, s'), { target: { value: '900' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
+    expect((await lastOf(written)).body).toMatchObject({ timeSeconds: 900, revision: 1 });
+    expect((await within(drawer).findAllByText(/must be between 1 and 300/)).length).toBeGreaterThan(0);
+    expect(within(drawer).getByLabelText('Time, s')).toHaveValue('900');
+  });
+
+  it('keeps the recipe as the next version of the coffee’s card', async () => {
+    const card = {
+      id: 'card',
+      name: 'Saltmarsh',
+      purpose: 'milk',
+      stationId: 'station',
+      latest: { version: 3, tastesLike: 'plum' },
+    };
+    const written = open(sheetView(steady(3, { tastings: [tasting({ balance: 0, body: 0, overall: 8 })] })), {
+      '/api/cards': pageOf([card]),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /Keep as card/ }));
+    const modal = await screen.findByRole('dialog');
+    expect(await within(modal).findByText('Saltmarsh: version 4')).toBeInTheDocument();
+    expect(within(modal).getByLabelText('Tastes like')).toHaveValue('plum');
+    fireEvent.click(within(modal).getByRole('button', { name: 'Keep the card' }));
+    const { path, body } = await lastOf(written);
+    expect(path).toBe('/api/runs/run/card');
+    expect(body).toMatchObject({ cardId: 'card', purpose: 'milk', recipe: { grind: 14, grinderName: 'Lefty' } });
+    expect(await screen.findByText('gone to /cards/card')).toBeInTheDocument();
+  });
+
+  it('gives up only after asking', async () => {
+    const written = open(sheetView(steady(1)));
+    fireEvent.click(await screen.findByRole('button', { name: 'Give up' }));
+    const sure = await screen.findByRole('dialog');
+    await act(async () => fireEvent.click(within(sure).getByRole('button', { name: 'Give up' })));
+    expect((await lastOf(written)).body).toMatchObject({ status: 'given-up', revision: 1 });
+    expect(written[0]!.body).not.toHaveProperty('lesson');
+  });
+
+  it('tells what a finished dial-in taught', async () => {
+    const sheet = sheetView(steady(3));
+    const slope = { mean: Math.log(0.09), precision: 100 };
+    const lesson = { slope, balance: null, body: null, ratio: 2, middleSeconds: 30, temperatureC: 93 };
+    sheet.run = { ...sheet.run, status: 'kept', lesson: { ...lesson, timedShots: 3, tastedShots: 0 } };
+    sheet.grinder = { ...sheet.grinder, learnedSlope: { mean: 0.088, sd: 0.009, shots: 41 } };
+    sheet.palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }];
+    open(sheet);
+    const panel = await screen.findByRole('region', { name: 'What this dial-in taught' });
+    expect(panel).toHaveTextContent('one unit finer adds 7.9–10.2 % to the time');
+    expect(panel).toHaveTextContent('8.8 % (±0.9, from 41 shots)');
+    expect(panel).toHaveTextContent('Nobody tasted');
+    expect(panel).toHaveTextContent('Likes it clearly to the bitter side of even (+0.5 ±0.2, from 31 cups)');
+  });
+
+  it('says so when there is no such dial-in', async () => {
+    fakeHouse({ '/api/runs/run/sheet': new Refusal(404, { detail: 'There is no such dial-in.', errors: [] }) });
+    renderPage(<RunPage />, { path: '/dial-in/:runId', at: '/dial-in/run' });
+    expect(await screen.findByText('There is no such dial-in.')).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'To all dial-ins' })).toBeInTheDocument();
+  });
+});
+
+function tasting(change: object) {
+  const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+  return { ...row, id: 't', shotId: 'a', person: '', ...change };
+}

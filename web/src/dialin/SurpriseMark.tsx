@@ -1,0 +1,51 @@
+import { plainNumber, type Cause, type ShotReview } from '@olvet/core';
+import { Button, Popover } from 'antd';
+import { useState } from 'react';
+import { CAUSE_WORDS } from './causes';
+import styles from './SurpriseMark.module.css';
+
+/** A shot outside its own prediction: the suspects, likeliest first, and one tap for “that was it”. */
+export function SurpriseMark({
+  number,
+  cause,
+  review,
+  onCause,
+}: {
+  number: number;
+  cause: Cause | null;
+  review: ShotReview;
+  onCause: (cause: Cause | null) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const { p10, p90 } = review.foretold.timeSeconds;
+  const say = (what: Cause | null): void => {
+    setOpen(false);
+    onCause(what);
+  };
+  const suspects = (
+    <div className={styles.suspects}>
+      <p>
+        {plainNumber(p10, 0)}–{plainNumber(p90, 0)} s was foretold from the shots before it.{' '}
+        {cause ? 'You said what it was:' : 'Was it one of these?'}
+      </p>
+      {cause ? (
+        <Button onClick={() => say(null)}>It was not that after all</Button>
+      ) : (
+        review.suspects.map((suspect) => (
+          <Button key={suspect} onClick={() => say(suspect)}>
+            {CAUSE_WORDS[suspect]}: that was it
+          </Button>
+        ))
+      )}
+      <p className="quiet small">A shot with a known fault counts for little, and the advice follows at once.</p>
+    </div>
+  );
+  return (
+    <Popover open={open} onOpenChange={setOpen} trigger="click" content={suspects} title={`Shot ${number}`}>
+      <button type="button" className={styles.mark} aria-expanded={open}>
+        {cause ? 'change' : 'unforeseen: why?'}
+        <span className="visually-hidden"> Shot {number}</span>
+      </button>
+    </Popover>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Believed, Review } from '@olvet/core';
+import type { SheetShotView } from '../app/api';
+
+const POINTS = 60;
+
+/** A belief about a slope is log-normal: its density at a share of the time. */
+function density({ mean, sd }: Believed, at: number): number {
+  const variance = Math.log1p((sd / mean) ** 2);
+  const z = (Math.log(at / mean) + variance / 2) ** 2 / variance;
+  return Math.exp(-0.5 * z) / (at * Math.sqrt(2 * Math.PI * variance));
+}
+
+/** Both beliefs about the slope over one axis in per cent, wide enough for four in five of each. */
+export function densities(before: Believed, now: Believed): { percent: number; before: number; now: number }[] {
+  const low = Math.max(1e-4, Math.min(before.mean - 1.6 * before.sd, now.mean - 3 * now.sd));
+  const high = Math.max(before.mean + 2 * before.sd, now.mean + 3 * now.sd);
+  return Array.from({ length: POINTS + 1 }, (_, i) => {
+    const at = low + ((high - low) * i) / POINTS;
+    return { percent: 100 * at, before: density(before, at), now: density(now, at) };
+  });
+}
+
+export interface Forecast {
+  number: number;
+  range: [number, number];
+  seconds: number | null;
+  sigmas: number | null;
+  surprising: boolean;
+}
+
+/** Foretold and measured time of each shot, as a chart wants them. */
+export function forecasts(review: Review, shots: readonly SheetShotView[]): Forecast[] {
+  return review.shots.map(({ foretold, sigmas, surprising }, i) => ({
+    number: i + 1,
+    range: [foretold.timeSeconds.p10, foretold.timeSeconds.p90],
+    seconds: shots[i]?.timeSeconds ?? null,
+    sigmas,
+    surprising,
+  }));
+}

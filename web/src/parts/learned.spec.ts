@@ -1,0 +1,19 @@
+import { learnedTasteInWords, palateInWords } from './learned';
+
+describe('what was learned, in words', () => {
+  it('names the recipe at which a coffee tastes so', () => {
+    const taste = { ratio: 2.1, middleSeconds: 30, temperatureC: null, shots: 12 };
+    const words = learnedTasteInWords({ ...taste, balance: { mean: 0.64, sd: 0.31 }, body: { mean: -1.2, sd: 0.4 } });
+    expect(words).toBe(
+      'At 1:2.1 in about 30 s it pours a bit bitter and thin (balance +0.6 ±0.3, from 12 tasted shots).',
+    );
+  });
+
+  it.each([
+    [0.04, 'Likes it even, as the scale has it (0 ±0.2, from 9 cups).'],
+    [0.3, 'Likes it a touch to the bitter side of even (+0.3 ±0.2, from 9 cups).'],
+    [-0.7, 'Likes it clearly to the sour side of even (−0.7 ±0.2, from 9 cups).'],
+  ])('says where somebody likes a cup: %d', (balance, words) => {
+    expect(palateInWords({ person: 'Oda', balance, body: 0, balanceSd: 0.21, bodySd: 0.3, tastings: 9 })).toBe(words);
+  });
+});

@@ -1,0 +1,23 @@
+import { balanceWord, bodyWord, plainNumber } from '@olvet/core';
+import type { LearnedTasteView, PalateView } from '../app/api';
+
+/** "At 1:2 in about 30 s it pours a bit bitter and full (+0.6 ±0.3, from 12 tasted shots)." */
+export function learnedTasteInWords({ balance, body, ratio, middleSeconds, shots }: LearnedTasteView): string {
+  const where = `At 1:${plainNumber(ratio, 1)} in about ${plainNumber(middleSeconds, 0)} s`;
+  const cup = `${balanceWord(balance.mean)} and ${bodyWord(body.mean)}`;
+  return `${where} it pours ${cup} (balance ${signed(balance.mean)} ±${plainNumber(balance.sd, 1)}, from ${shots} tasted shots).`;
+}
+
+/** "Likes it best a bit bitter (+0.4 ±0.2, from 31 cups)." */
+export function palateInWords({ balance, balanceSd, tastings }: PalateView): string {
+  const where =
+    Math.abs(balance) < 0.15
+      ? 'Likes it even, as the scale has it'
+      : `Likes it ${Math.abs(balance) < 0.45 ? 'a touch' : 'clearly'} to the ${balance < 0 ? 'sour' : 'bitter'} side of even`;
+  return `${where} (${signed(balance)} ±${plainNumber(balanceSd, 1)}, from ${tastings} cups).`;
+}
+
+function signed(value: number): string {
+  const text = plainNumber(Math.abs(value), 1);
+  return text === '0' ? '0' : `${value < 0 ? '−' : '+'}${text}`;
+}

@@ -1,0 +1,47 @@
+import { App, Button, Skeleton } from 'antd';
+import { useForgetPalateMutation, useListPalatesQuery } from '../app/api';
+import { palateInWords } from '../parts/learned';
+import listStyles from '../parts/List.module.css';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from './TastersTab.module.css';
+
+/** Where each person likes a cup best; their notes are counted from there. */
+export function TastersTab() {
+  const { data: palates, error } = useListPalatesQuery();
+  const [forget, { error: failed }] = useForgetPalateMutation();
+  const { modal } = App.useApp();
+  if (error) return <ProblemAlert error={error} />;
+  if (!palates) return <Skeleton active />;
+  const beginAnew = (person: string): void => {
+    modal.confirm({
+      title: `Begin anew with ${person}?`,
+      content: 'Their notes stay with the shots; only their own target is learned again from the next cups.',
+      okText: 'Begin anew',
+      cancelText: 'Keep it',
+      onOk: async () => {
+        await forget({ person, palateDto: { forgetBefore: new Date().toISOString() } });
+      },
+    });
+  };
+  return (
+    <>
+      <p className="quiet">
+        Learned from cups that somebody both placed on the taste pad and marked, five at least. What a person calls just
+        right counts as just right.
+      </p>
+      <ProblemAlert error={failed} />
+      {palates.length === 0 && <p>Nobody has marked five cups yet.</p>}
+      <ul className={listStyles.list}>
+        {palates.map((palate) => (
+          <li key={palate.person} className={styles.row}>
+            <h2>{palate.person}</h2>
+            <p>{palateInWords(palate)}</p>
+            <Button onClick={() => beginAnew(palate.person)} aria-label={`Begin anew with ${palate.person}`}>
+              Begin anew
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,84 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fakeHouse, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { sheetView } from '../../testing/sheet.fixture';
+import { WorkshopPage } from './WorkshopPage';
+
+const { grinder, machine, basket, station, coffee } = sheetView();
+const taught = { ...grinder, learnedSlope: { mean: 0.088, sd: 0.012, shots: 41 } };
+
+function open(tab: string, more: Record<string, object> = {}): Written[] {
+  const { written } = fakeHouse({
+    '/api/grinders': pageOf([taught]),
+    '/api/machines': pageOf([machine]),
+    '/api/baskets': pageOf([basket]),
+    '/api/stations': pageOf([station]),
+    '/api/coffees': pageOf([coffee]),
+    '/api/palates': [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }],
+    ...more,
+  });
+  renderPage(<WorkshopPage />, { path: '/workshop', at: `/workshop?tab=${tab}` });
+  return written;
+}
+
+describe('the workshop', () => {
+  it('shows what was learned of a grinder and edits it without writing what only the server knows', async () => {
+    const written = open('grinders');
+    expect(await screen.findByText(/one unit finer adds 8.8 % time \(±1.2, from 41 shots\)/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Edit Lefty' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Purge, g'), { target: { value: '15' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.path).toBe('/api/grinders/grinder');
+    expect(Object.keys(written[0]!.body).sort()).toEqual(
+      ['dosing', 'finer', 'max', 'min', 'name', 'purgeGrams', 'retiredAt', 'revision', 'step'].filter(
+        (name) => name in written[0]!.body,
+      ),
+    );
+    expect(written[0]!.body).toMatchObject({ purgeGrams: 15, revision: 1 });
+  });
+
+  it.each(['grinders', 'machines', 'baskets', 'stations'])(
+    'retires one of the %s with its own fields only',
+    async (tab) => {
+      const written = open(tab);
+      fireEvent.click(await screen.findByRole('button', { name: /^Edit / }));
+      fireEvent.click(await screen.findByRole('button', { name: 'Retire it' }));
+      await waitFor(() => expect(written).toHaveLength(1));
+      for (const serversOwn of ['id', 'createdAt', 'updatedAt', 'learnedSlope']) {
+        expect(written[0]!.body).not.toHaveProperty(serversOwn);
+      }
+      expect(written[0]!.body.retiredAt).toMatch(/^20/);
+    },
+  );
+
+  it('puts a refusal at its field and keeps what was typed', async () => {
+    open('baskets', {
+      'PUT /api/baskets/basket': new Refusal(422, {
+        detail: 'There is one already.',
+        errors: [{ path: 'name', message: 'is taken: choose another' }],
+      }),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit / }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Name'), { target: { value: 'Twin' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    expect((await within(drawer).findAllByText(/is taken: choose another/)).length).toBeGreaterThan(0);
+    expect(within(drawer).getByLabelText('Name')).toHaveValue('Twin');
+  });
+
+  it('lets a taster begin anew', async () => {
+    const written = open('tasters');
+    expect(await screen.findByText(/Likes it clearly to the bitter side of even/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Begin anew with Ines' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Begin anew' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.path).toBe('/api/palates/Ines');
+    expect(written[0]!.body.forgetBefore).toMatch(/^20/);
+  });
+
+  it('says so while nobody has marked enough cups', async () => {
+    open('tasters', { '/api/palates': [] });
+    expect(await screen.findByText('Nobody has marked five cups yet.')).toBeInTheDocument();
+  });
+});

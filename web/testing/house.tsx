@@ -1,0 +1,90 @@
+import { answer, parseAdviceRequest, reviewRun, whatIf, type AdviceRequest, type Settings } from '@olvet/core';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { createMemoryRouter, RouterProvider, useLocation } from 'react-router';
+import { makeStore } from '../src/app/store';
+import { Themed } from '../src/app/Themed';
+
+/** What the page wrote, in order. */
+export interface Written {
+  path: string;
+  body: Record<string, unknown>;
+}
+
+type Reply = object | ((url: URL) => object);
+
+/** An answer other than 200. */
+export class Refusal {
+  constructor(
+    readonly status: number,
+    readonly body: object,
+  ) {}
+}
+
+/**
+ * A server that answers from memory. Reads are given by path; writes answer with what was sent, unless given by
+ * "PUT /path".
+ */
+export function fakeHouse(replies: Record<string, Reply>): { written: Written[]; replies: Record<string, Reply> } {
+  const written: Written[] = [];
+  const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', isDemo: false, revision: 1 };
+  const all: Record<string, Reply> = { '/api/shop': shop, ...replies };
+  globalThis.fetch = async (input: RequestInfo | URL): Promise<Response> => {
+    const request = input as Request;
+    const url = new URL(request.url);
+    if (request.method !== 'GET') {
+      const body = (await request.clone().json()) as Record<string, unknown>;
+      written.push({ path: url.pathname, body });
+      const own = all[`${request.method} ${url.pathname}`] ?? body;
+      return own instanceof Refusal ? json(own.status, own.body) : json(200, own);
+    }
+    const reply = all[url.pathname];
+    if (reply === undefined) return json(404, { title: `Nothing at ${url.pathname}`, errors: [] });
+    if (reply instanceof Refusal) return json(reply.status, reply.body);
+    return json(200, typeof reply === 'function' ? (reply as (at: URL) => object)(url) : reply);
+  };
+  return { written, replies: all };
+}
+
+function json(status: number, body: object): Response {
+  return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+}
+
+/** A page of rows as every list answers. */
+export function pageOf(items: object[]): object {
+  return { items, total: items.length, page: 1, pageSize: 50 };
+}
+
+/** A page at an address, with a store and a router of its own; shows where it has gone. */
+export function renderPage(page: ReactNode, { path = '/', at = path }: { path?: string; at?: string } = {}) {
+  const routes = [
+    { path, element: page },
+    { path: '*', element: <Elsewhere /> },
+  ];
+  const router = createMemoryRouter(routes, { initialEntries: [at] });
+  return render(
+    <Provider store={makeStore()}>
+      <Themed>
+        <RouterProvider router={router} />
+      </Themed>
+    </Provider>,
+  );
+}
+
+function Elsewhere() {
+  return <p>gone to {useLocation().pathname}</p>;
+}
+
+/** The worker's part, without a worker. */
+export const heartInPlace = {
+  answer: (request: AdviceRequest) => Promise.resolve(answer(request)),
+  whatIf: (request: AdviceRequest, settings: Settings) => {
+    const parsed = parseAdviceRequest(request);
+    return Promise.resolve(parsed.ok ? whatIf(parsed.request, settings) : null);
+  },
+  review: (request: AdviceRequest) => {
+    const parsed = parseAdviceRequest(request);
+    return Promise.resolve(parsed.ok ? reviewRun(parsed.request) : null);
+  },
+};
