@@ -160,3 +160,31 @@ test('the method can be changed midway: window and advice follow, the shots stay
   await expect(page.getByText(/25.5 s for 36 g is in the window/)).toBeVisible();
   expect(await shotCount(page)).toBe(1);
 });
+
+test('a shot nobody foresaw is marked, explained at one tap, and the lesson follows', async ({ page, request }) => {
+  await openRun(page, request);
+  for (const line of ['18 > 36 in 29 even', '18 > 36 in 30 even', '18 > 36 in 29.5 even', '18 > 36 in 19 sour']) {
+    await page.getByRole('spinbutton', { name: 'Next grind' }).waitFor();
+    await writeShot(page, `${line} grind 15`);
+  }
+  await page.getByRole('button', { name: /^unforeseen\? .*shot 4$/ }).click();
+  await expect(page.getByText(/was foretold from the shots before it/)).toBeVisible();
+  await page.getByRole('button', { name: 'cold group: that was it' }).click();
+  await expect(page.getByText('The group had not settled.')).toBeVisible();
+  await expect(page.getByRole('cell', { name: 'cold group' })).toBeVisible();
+  await page.getByRole('group', { name: 'Against shot 3' }).getByRole('button', { name: 'worse' }).click();
+  await expect(page.getByRole('cell', { name: 'worse' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('cell', { name: 'cold group' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Why, in numbers' }).click();
+  await expect(page.getByRole('heading', { name: 'What was foretold, what came' })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(5, { timeout: 15_000 });
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Give up' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Give up' }).click();
+  const panel = page.getByRole('region', { name: 'What this dial-in taught' });
+  await expect(panel).toContainText('The grind has never moved');
+  await expect(panel).toContainText('from 4 tasted shots');
+});

@@ -129,6 +129,11 @@ describe('a palate', () => {
     expect(palateOf(Array.from({ length: 9 }, () => ({ balance: 1, body: 0, overall: null })))).toBeNull();
   });
 
+  it('does not count a harsh cup against its side of the scale', () => {
+    const harsh = Array.from({ length: 20 }, () => ({ balance: -1, body: 0, overall: 2, dryness: 2 }));
+    expect(palateOf([...marks(0, 42), ...harsh])).toEqual(palateOf(marks(0, 42)));
+  });
+
   it('knows nothing more of one who marks everything alike', () => {
     const flat = palateOf(Array.from({ length: 20 }, () => ({ balance: 0, body: 0, overall: 6 })))!;
     expect(Math.abs(flat.balance)).toBeLessThan(0.05);

@@ -12,6 +12,7 @@ interface Liked {
   balance?: number | null;
   body?: number | null;
   overall?: number | null;
+  dryness?: number | null;
 }
 
 /** People want what the scale calls balanced, give or take this. */
@@ -25,6 +26,8 @@ const BODY_WEIGHT = 0.5;
 const BEST = { mean: 8, sd: 1 };
 const REACH = 2;
 const GRID = 0.1;
+/** A harsh cup is marked down for its harshness, whatever its balance. */
+const HARSH = 1;
 /** Fewer marked cups say nothing of a person. */
 export const FEWEST_TASTINGS = 5;
 
@@ -35,8 +38,8 @@ export const FEWEST_TASTINGS = 5;
  * @returns null with fewer than five marked cups
  */
 export function palateOf(tastings: readonly Liked[]): Palate | null {
-  const marked = tastings.flatMap(({ balance, body, overall }) =>
-    balance == null || overall == null ? [] : [{ balance, body: body ?? 0, overall }],
+  const marked = tastings.flatMap(({ balance, body, overall, dryness }) =>
+    balance == null || overall == null || (dryness ?? 0) >= HARSH ? [] : [{ balance, body: body ?? 0, overall }],
   );
   if (marked.length < FEWEST_TASTINGS) return null;
   const steps = Math.round(REACH / GRID);

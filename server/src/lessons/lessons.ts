@@ -48,7 +48,7 @@ export async function learnPalates(shopId: string, people: readonly string[], tr
     if (person === '') continue;
     const known = await PersonPalate.findOne({ where: { shopId, person }, transaction });
     const tastings = await Tasting.findAll({
-      attributes: ['balance', 'body', 'overall'],
+      attributes: ['balance', 'body', 'overall', 'dryness'],
       where: { shopId, person, ...(known?.forgetBefore ? { createdAt: { [Op.gt]: known.forgetBefore } } : {}) },
       order: [['createdAt', 'DESC']],
       limit: NEWEST_TASTINGS,

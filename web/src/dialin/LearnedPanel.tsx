@@ -15,10 +15,10 @@ export function LearnedPanel({ sheet }: { sheet: SheetView }) {
       <dl>
         <dt>{grinder.name}</dt>
         <dd>
-          {lesson.slope && `By itself: one unit finer adds ${slopeRange(lesson.slope)} to the time. `}
           {grinder.learnedSlope
-            ? `With all its dial-ins: ${plainNumber(100 * grinder.learnedSlope.mean, 1)} % (±${plainNumber(100 * grinder.learnedSlope.sd, 1)}, from ${grinder.learnedSlope.shots} shots).`
-            : 'The grind never moved, so nothing new of how it answers.'}{' '}
+            ? `One unit finer adds ${plainNumber(100 * grinder.learnedSlope.mean, 1)} % to the time (±${plainNumber(100 * grinder.learnedSlope.sd, 1)}, from ${grinder.learnedSlope.shots} shots).`
+            : 'The grind has never moved, so how it answers is still a guess.'}{' '}
+          {lesson.slope && grinder.learnedSlope && `This dial-in by itself says ${slopeRange(lesson.slope)}. `}
           <Link to="/workshop?tab=grinders">To the grinder</Link>
         </dd>
         <dt>{coffee.name}</dt>

@@ -25,7 +25,7 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
         </p>
         <div>
           <MethodSwitch sheet={sheet} />
-          {run.goal && `wanted: ${run.goal}`}
+          {run.goal && <span className={styles.goal}>wanted: {run.goal}</span>}
         </div>
       </div>
       <dl className={styles.figures}>

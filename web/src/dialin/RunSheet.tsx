@@ -4,6 +4,7 @@ import type { SheetShotView, SheetView } from '../app/api';
 import { useGetShopQuery } from '../app/api';
 import { orDash, temperatureNumber } from '../parts/format';
 import { SeenCell } from './SeenCell';
+import { SurpriseMark } from './SurpriseMark';
 import { changeDirection, nudge, plannedOf, type Variable } from './settings';
 import styles from './RunSheet.module.css';
 import { GhostTaste, TasteCell } from './TasteCell';
@@ -77,6 +78,14 @@ export function RunSheet(props: RunSheetProps) {
                   {i + 1}
                   {(shot.revision ?? 1) > 1 && <span className={styles.corrected}>corrected</span>}
                 </button>
+                {onCause && review?.shots[i] && (
+                  <SurpriseMark
+                    number={i + 1}
+                    cause={shot.cause ?? null}
+                    review={review.shots[i]}
+                    onCause={(cause) => onCause(shot, cause)}
+                  />
+                )}
               </th>
             ))}
             {ghost && (
@@ -137,14 +146,8 @@ export function RunSheet(props: RunSheetProps) {
           </tr>
           <tr>
             <th scope="row">seen</th>
-            {shots.map((shot, i) => (
-              <SeenCell
-                key={shot.id}
-                shot={shot}
-                number={i + 1}
-                review={review?.shots[i]}
-                onCause={onCause && ((cause) => onCause(shot, cause))}
-              />
+            {shots.map((shot) => (
+              <SeenCell key={shot.id} shot={shot} />
             ))}
             {ghost && <td className={styles.next} />}
           </tr>

@@ -17,6 +17,7 @@ export function SurpriseMark({
   onCause: (cause: Cause | null) => void;
 }) {
   const [open, setOpen] = useState(false);
+  if (!cause && !review.surprising) return null;
   const { p10, p90 } = review.foretold.timeSeconds;
   const say = (what: Cause | null): void => {
     setOpen(false);
@@ -43,8 +44,8 @@ export function SurpriseMark({
   return (
     <Popover open={open} onOpenChange={setOpen} trigger="click" content={suspects} title={`Shot ${number}`}>
       <button type="button" className={styles.mark} aria-expanded={open}>
-        {cause ? 'change' : 'unforeseen: why?'}
-        <span className="visually-hidden"> Shot {number}</span>
+        {cause ? CAUSE_WORDS[cause] : 'unforeseen?'}
+        <span className="visually-hidden"> What went wrong with shot {number}</span>
       </button>
     </Popover>
   );

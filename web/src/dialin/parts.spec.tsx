@@ -144,7 +144,7 @@ describe('cells of the run sheet', () => {
 
   it('say what was seen and where', () => {
     const shot = shotView('a', { seen: [{ sign: 'spurts', clock: 2 }], purged: false });
-    inRow(<SeenCell shot={shot} number={1} review={undefined} onCause={null} />);
+    inRow(<SeenCell shot={shot} />);
     expect(screen.getByText('spurts 2 h, not purged')).toBeInTheDocument();
   });
 
