@@ -179,7 +179,7 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
 
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
   await expect(page.getByRole('heading', { name: 'What was foretold, what came' })).toBeVisible();
-  await expect(page.getByRole('row')).toHaveCount(5, { timeout: 15_000 });
+  await expect(page.getByRole('dialog').getByRole('row')).toHaveCount(5);
   await page.keyboard.press('Escape');
 
   await page.getByRole('button', { name: 'Give up' }).click();

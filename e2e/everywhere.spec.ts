@@ -22,6 +22,7 @@ const PLACES = [
   '/workshop',
   '/workshop?tab=grinders',
   '/workshop?tab=methods',
+  '/workshop?tab=tasters',
   '/workshop?tab=shop',
   '/setup',
   '/nowhere',
@@ -49,6 +50,10 @@ for (const theme of ['light', 'night'] as const) {
     await page.goto(`${DEMO_URL}/dial-in/${await openRunId(request)}`);
     await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
     await expectAccessible(page, 'run sheet');
+    await page.getByRole('button', { name: 'Why, in numbers' }).click();
+    await expect(page.getByRole('heading', { name: 'What was foretold, what came' })).toBeVisible();
+    await expectAccessible(page, 'why');
+    await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Shot 1/ }).click();
     await expect(page.getByRole('button', { name: 'Save correction' })).toBeVisible();
     await expectAccessible(page, 'correction');

@@ -1,2 +1,3 @@
 export { LEVERS, methodSchema, type Lever, type Method } from './Method';
-export { findMethod, METHOD_IDS, METHODS, startTemperatureC, suggestMethod } from './methods';
+export { findMethod, METHOD_IDS, METHODS, startTemperatureC } from './methods';
+export { recommendMethod, type CoffeeAndMachine, type Recommendation } from './recommend';

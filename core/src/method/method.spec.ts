@@ -1,4 +1,4 @@
-import { LEVERS, METHODS, ROASTS, findMethod, methodSchema, startTemperatureC, suggestMethod } from '../index';
+import { LEVERS, METHODS, ROASTS, findMethod, methodSchema, recommendMethod, startTemperatureC } from '../index';
 
 describe('methods', () => {
   it.each(METHODS.map((m) => [m.id, m] as const))('%s is valid data with a reachable lever order', (_, method) => {
@@ -15,8 +15,28 @@ describe('methods', () => {
     }
   });
 
-  it('suggests time-as-outcome for light roasts only', () => {
-    expect(ROASTS.filter((roast) => suggestMethod(roast).timeIs === 'outcome')).toEqual(['light']);
+  const recommended = (change: Partial<Parameters<typeof recommendMethod>[0]>) =>
+    recommendMethod({ roast: 'medium', altitudeM: 1600, canSetTemperature: true, ...change });
+
+  it.each([
+    ['light', 1600, true, 'open-light'],
+    ['light', 1600, false, 'balance-walk'],
+    ['medium-light', 2100, true, 'open-light'],
+    ['medium-light', 1600, true, 'balance-walk'],
+    ['medium', 2100, true, 'balance-walk'],
+    ['medium-dark', null, false, 'balance-walk'],
+    ['dark', null, true, 'small-classic'],
+  ] as const)('recommends for a %s roast grown at %s m, temperature settable %s: %s', (roast, altitudeM, can, id) => {
+    const { method, reasons } = recommended({ roast, altitudeM, canSetTemperature: can });
+    expect(method.id).toBe(id);
+    expect(reasons.length).toBeGreaterThan(0);
+  });
+
+  it('never recommends a method whose first lever the machine does not have', () => {
+    for (const roast of ROASTS) {
+      const { method } = recommended({ roast, canSetTemperature: false });
+      expect(method.balanceOrder[0]).not.toBe('temperature');
+    }
   });
 
   it('holds the start temperature inside the machine, or says null where none can be set', () => {

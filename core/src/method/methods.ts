@@ -17,21 +17,6 @@ export function findMethod(id: string): Method | undefined {
   return METHODS.find((method) => method.id === id);
 }
 
-/**
- * The school that suits a coffee on an ordinary pump machine, by roast. Valve and lever machines choose their own
- * method; nothing about the coffee decides that.
- */
-export function suggestMethod(roast: Roast): Method {
-  switch (roast) {
-    case 'light':
-      return openLight;
-    case 'dark':
-      return smallClassic;
-    default:
-      return balanceWalk;
-  }
-}
-
 /** Brewing temperature a method starts from, held inside what the machine can do; null where nothing can be set. */
 export function startTemperatureC(
   method: Method,

@@ -171,6 +171,27 @@ describe('what a dial-in taught', () => {
     expect(await known()).toBe(false);
   });
 
+  it('gives the next coffee on that grinder its first setting', async () => {
+    const ids = await furnish(house, ' starts');
+    const ask = (change: object = {}) => {
+      const { grinderId, coffeeId } = ids;
+      const query = { grinderId, coffeeId, doseGrams: 18, yieldGrams: 37, middleSeconds: 30, ...change };
+      return house.api.get('/api/start').query(query);
+    };
+    expect((await ask().expect(200)).body).toEqual({ grind: null, sd: null, from: [] });
+    await put(`shots/${v7()}`, shotBody(ids, { seen: [] })).expect(200);
+    await put(`runs/${ids.runId}/card`, keepBody()).expect(200);
+    const other = v7();
+    await put(`coffees/${other}`, { name: 'Amber Roof starts', roast: 'medium' }).expect(200);
+    const { body } = await ask({ coffeeId: other }).expect(200);
+    expect(body).toMatchObject({ grind: 11.5, from: [{ coffeeName: 'Saltmarsh starts', grind: 11.5 }] });
+    // More time for the same cup wants it finer: lower on this scale.
+    expect((await ask({ middleSeconds: 36 }).expect(200)).body.grind).toBeLessThan(11);
+    await ask({ coffeeId: v7() }).expect(404);
+    const refused = await ask({ doseGrams: 'much' }).expect(400);
+    expect(refused.body.errors[0].path).toBe('doseGrams');
+  });
+
   it('cannot be written from outside', async () => {
     const ids = await furnish(house, ' outside');
     const run = await dtoOf(`runs/${ids.runId}`);

@@ -9,6 +9,7 @@ export const addTagTypes = [
   "Stations",
   "Runs",
   "Palates",
+  "Starts",
   "Shots",
   "Tastings",
   "Cards",
@@ -228,6 +229,19 @@ const injectedRtkApi = api
           invalidatesTags: ["Palates"],
         },
       ),
+      getStart: build.query<GetStartApiResponse, GetStartApiArg>({
+        query: (queryArg) => ({
+          url: `/api/start`,
+          params: {
+            grinderId: queryArg.grinderId,
+            coffeeId: queryArg.coffeeId,
+            doseGrams: queryArg.doseGrams,
+            yieldGrams: queryArg.yieldGrams,
+            middleSeconds: queryArg.middleSeconds,
+          },
+        }),
+        providesTags: ["Starts"],
+      }),
       getShotHistory: build.query<
         GetShotHistoryApiResponse,
         GetShotHistoryApiArg
@@ -475,6 +489,15 @@ export type ForgetPalateApiResponse = unknown;
 export type ForgetPalateApiArg = {
   person: string;
   palateDto: PalateDto;
+};
+export type GetStartApiResponse = /** status 200  */ StartView;
+export type GetStartApiArg = {
+  grinderId: string;
+  coffeeId: string;
+  doseGrams: number;
+  yieldGrams: number;
+  /** Middle of the wanted window */
+  middleSeconds: number;
 };
 export type GetShotHistoryApiResponse = /** status 200  */ ShotEditView[];
 export type GetShotHistoryApiArg = {
@@ -985,6 +1008,17 @@ export type PalateDto = {
   /** Tastings before this no longer count */
   forgetBefore: string;
 };
+export type KeptSettingView = {
+  coffeeName: string;
+  grind: number;
+  daysAgo: number;
+};
+export type StartView = {
+  /** null while the grinder has kept no recipe */
+  grind: number | null;
+  sd: number | null;
+  from: KeptSettingView[];
+};
 export type ShotView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -1240,6 +1274,7 @@ export const {
   usePutRunMutation,
   useListPalatesQuery,
   useForgetPalateMutation,
+  useGetStartQuery,
   useGetShotHistoryQuery,
   useListShotsQuery,
   useGetShotQuery,

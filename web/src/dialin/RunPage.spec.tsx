@@ -13,6 +13,7 @@ function open(sheet: SheetView, more: Record<string, object> = {}): Written[] {
   const { written } = fakeHouse({
     '/api/runs/run/sheet': sheet,
     '/api/cards': pageOf([]),
+    '/api/start': { grind: null, sd: null, from: [] },
     ...Object.fromEntries(sheet.shots.map(({ id }) => [`/api/shots/${id}/history`, []])),
     ...more,
   });
@@ -40,6 +41,16 @@ describe('the run page', () => {
       planned: { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 },
       tasting: { balance: -1.5 },
     });
+  });
+
+  it('starts where the grinder stood for coffees like this one, at one tap', async () => {
+    open(sheetView(), {
+      '/api/start': { grind: 12.5, sd: 0.8, from: [{ coffeeName: 'Fogbell', grind: 12, daysAgo: 9 }] },
+    });
+    expect(await screen.findByText(/Lefty has kept Fogbell at 12/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Start at 12.5' }));
+    await waitFor(() => expect(screen.getByRole('spinbutton', { name: 'Next grind' })).toHaveTextContent('12.5'));
+    expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 
   it('says why, offers what else could be done, and lets an alternative become the next shot', async () => {
@@ -167,7 +178,7 @@ describe('the run page', () => {
     open(sheet);
     const panel = await screen.findByRole('region', { name: 'What this dial-in taught' });
     expect(panel).toHaveTextContent('This dial-in by itself says 7.9–10.2 %');
-    expect(panel).toHaveTextContent('8.8 % (±0.9, from 41 shots)');
+    expect(panel).toHaveTextContent('8.8 % to the time (±0.9, from 41 shots)');
     expect(panel).toHaveTextContent('Nobody tasted');
     expect(panel).toHaveTextContent('Likes it clearly to the bitter side of even (+0.5 ±0.2, from 31 cups)');
   });

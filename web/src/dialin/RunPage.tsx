@@ -24,6 +24,7 @@ import { RunSheet } from './RunSheet';
 import { plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
 import { newShotDto, storedShotDto } from './shotDto';
+import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
 
@@ -184,6 +185,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               onBackToAdvice={() => setOwn(null)}
               onWhy={() => setWhyOpen(true)}
             />
+            {ghost && shots.length === 0 && <StartHint sheet={sheet} ghost={ghost} onTake={setGhost} />}
             {ghost && (
               <EntryLine inputRef={lineInput} saving={shotState.isLoading} onShot={(line) => saveShot(ghost, line)} />
             )}

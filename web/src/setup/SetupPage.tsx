@@ -1,4 +1,4 @@
-import { findMethod, METHODS, ROASTS, startTemperatureC, suggestMethod, type Roast } from '@olvet/core';
+import { findMethod, METHODS, ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
 import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select, Skeleton } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
@@ -36,7 +36,7 @@ interface Known {
   grinders: (Named & { retiredAt?: string | null })[];
   machines: (Named & { temperatureC?: { min: number; max: number } | null })[];
   baskets: (Named & { nominalGrams: number })[];
-  coffees: (Named & { roast: Roast })[];
+  coffees: (Named & { roast: Roast; altitudeM?: number | null })[];
   stations: Named[];
 }
 
@@ -57,16 +57,27 @@ function SetupForm({ known }: { known: Known }) {
   const values = Form.useWatch([], form) as Partial<SetupFields> | undefined;
   const chosenCoffee = values?.coffeeId ?? known.coffees[0]?.id;
   const roast = known.coffees.find(({ id }) => id === chosenCoffee)?.roast ?? values?.coffee?.roast ?? 'medium';
-  const method = findMethod(values?.methodId ?? '') ?? suggestMethod(roast);
+  const chosenMachine = known.machines.find(({ id }) => id === (values?.machineId ?? known.machines[0]?.id));
+  const recommended = recommendMethod({
+    roast,
+    altitudeM: known.coffees.find(({ id }) => id === chosenCoffee)?.altitudeM,
+    canSetTemperature: chosenMachine ? chosenMachine.temperatureC != null : (values?.machine?.canSet ?? false),
+  });
+  const method = findMethod(values?.methodId ?? '') ?? recommended.method;
   const first = (items: Named[]): string => items[0]?.id ?? NEW;
 
   /** What follows from another answer is filled in, until the person says otherwise. */
   const onChange = (changed: Partial<SetupFields>): void => {
     const now = form.getFieldsValue(true) as SetupFields;
     const roastNow = known.coffees.find(({ id }) => id === now.coffeeId)?.roast ?? now.coffee.roast;
-    if (changed.coffeeId || changed.coffee?.roast) {
-      const suggested = suggestMethod(roastNow);
-      form.setFieldsValue({ methodId: suggested.id, ...aimOf(suggested.id, now) });
+    if (changed.coffeeId || changed.coffee?.roast || changed.machineId || changed.machine?.canSet !== undefined) {
+      const machineNow = known.machines.find(({ id }) => id === now.machineId);
+      const { method: fitting } = recommendMethod({
+        roast: roastNow,
+        altitudeM: known.coffees.find(({ id }) => id === now.coffeeId)?.altitudeM,
+        canSetTemperature: machineNow ? machineNow.temperatureC != null : now.machine.canSet,
+      });
+      if (fitting.id !== now.methodId) form.setFieldsValue({ methodId: fitting.id, ...aimOf(fitting.id, now) });
     }
     if (changed.methodId) form.setFieldsValue(aimOf(changed.methodId, now));
     const basketNow = known.baskets.find(({ id }) => id === changed.basketId)?.nominalGrams;
@@ -117,7 +128,7 @@ function SetupForm({ known }: { known: Known }) {
   const must = (message: string) => [{ required: true, message }];
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
   const basket = { nominalGrams: 18 };
-  const start = aimOf(suggestMethod(roast).id, { basket, basketId: first(known.baskets) } as SetupFields);
+  const start = aimOf(recommended.method.id, { basket, basketId: first(known.baskets) } as SetupFields);
 
   return (
     <div className={styles.page}>
@@ -142,7 +153,7 @@ function SetupForm({ known }: { known: Known }) {
           machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1 },
           basket: { nominalGrams: 18 },
           stationName: known.stations.length === 0 ? 'Bar' : `Station ${known.stations.length + 1}`,
-          methodId: suggestMethod(roast).id,
+          methodId: recommended.method.id,
           ...start,
         }}
       >
@@ -251,7 +262,22 @@ function SetupForm({ known }: { known: Known }) {
           </section>
           <section aria-labelledby="setup-aim">
             <h2 id="setup-aim">Aim</h2>
-            <Form.Item name="methodId" label="Method" extra={method.idea}>
+            <Form.Item
+              name="methodId"
+              label="Method"
+              extra={
+                <>
+                  {method.idea}
+                  <br />
+                  <strong>
+                    {method.id === recommended.method.id
+                      ? 'Suits this coffee and machine:'
+                      : `Olvet would take ${recommended.method.name}:`}
+                  </strong>{' '}
+                  {recommended.reasons.join(' ')}
+                </>
+              }
+            >
               <Select options={METHODS.map(({ id, name }) => ({ value: id, label: name }))} />
             </Form.Item>
             <div className={styles.two}>

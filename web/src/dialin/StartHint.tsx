@@ -1,0 +1,35 @@
+import { plainNumber, type Settings } from '@olvet/core';
+import { Button } from 'antd';
+import { useGetStartQuery, type SheetView } from '../app/api';
+import styles from './StartHint.module.css';
+
+/** Before the first shot: where this grinder stood for coffees like this one. */
+export function StartHint({
+  sheet,
+  ghost,
+  onTake,
+}: {
+  sheet: SheetView;
+  ghost: Settings;
+  onTake: (settings: Settings) => void;
+}) {
+  const { run, grinder } = sheet;
+  const { doseGrams, yieldGrams, timeSeconds } = run.target;
+  const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
+  const { grinderId, coffeeId } = run;
+  const { data: start } = useGetStartQuery({ grinderId, coffeeId, doseGrams, yieldGrams, middleSeconds });
+  if (!start || start.grind === null || Math.abs(start.grind - ghost.grind) < Math.max(0.01, grinder.step / 2)) {
+    return null;
+  }
+  const grind = start.grind;
+  const witnesses = start.from.map(({ coffeeName, grind: stood }) => `${coffeeName} at ${plainNumber(stood)}`);
+  return (
+    <p className={styles.hint}>
+      <span>
+        {grinder.name} has kept {[...new Set(witnesses)].join(', ')}. For this coffee that makes about{' '}
+        <strong className="numeral">{plainNumber(grind)}</strong> (±{plainNumber(start.sd ?? 0, 1)}).
+      </span>
+      <Button onClick={() => onTake({ ...ghost, grind })}>Start at {plainNumber(grind)}</Button>
+    </p>
+  );
+}
