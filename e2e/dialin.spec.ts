@@ -188,3 +188,22 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
   await expect(panel).toContainText('The grind has never moved');
   await expect(panel).toContainText('from 4 tasted shots');
 });
+
+test('what-if: an edited next shot says at once what it would bring, and the advice is a tap away', async ({
+  page,
+  request,
+}) => {
+  await openRun(page, request);
+  await writeShot(page, '18 > 36 in 24 sour');
+  const grind = page.getByRole('spinbutton', { name: 'Next grind' });
+  await expect(page.getByText(/^in window/)).toBeVisible();
+  const advised = await grind.getAttribute('aria-valuetext');
+  const odds = await page.getByText(/^in window/).textContent();
+  await grind.focus();
+  for (let i = 0; i < 8; i += 1) await page.keyboard.press('ArrowUp');
+  await expect(page.getByText('next, yours')).toBeVisible();
+  await expect(page.getByText(/^in window/)).not.toHaveText(odds!);
+  await page.getByRole('button', { name: 'Back to the advice' }).click();
+  await expect(grind).toHaveAttribute('aria-valuetext', advised!);
+  await expect(page.getByText(/^in window/)).toHaveText(odds!);
+});

@@ -22,6 +22,7 @@ test('every main view', async ({ page, request }) => {
     ['shelf', '/shelf'],
     ['workshop', '/workshop?tab=grinders'],
     ['methods', '/workshop?tab=methods'],
+    ['tasters', '/workshop?tab=tasters'],
     ['setup', '/setup'],
   ];
   for (const [name, path] of views) {
@@ -29,8 +30,18 @@ test('every main view', async ({ page, request }) => {
     await picture(page, name);
   }
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
+  await page.getByRole('button', { name: 'Why, in numbers' }).click();
+  await page.getByRole('heading', { name: 'What was foretold, what came' }).waitFor();
+  await picture(page, 'why');
+  await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /Pull again/ }).click();
   await picture(page, 'pull');
+  const runs = (await (await request.get(`${DEMO_URL}/api/runs`)).json()) as {
+    items: { id: string; status: string }[];
+  };
+  await page.goto(`${DEMO_URL}/dial-in/${runs.items.find(({ status }) => status === 'kept')!.id}`);
+  await page.getByRole('heading', { name: 'What this dial-in taught' }).waitFor();
+  await picture(page, 'learned');
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
   await picture(page, 'dial-in-phone');

@@ -18,12 +18,12 @@ import {
   type PuckWorld,
   type Random,
   type Settings,
-  type TrueTaste,
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
 import { PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
+import { notedBy } from './palates';
 
 /** Rows by table, in the order they must be inserted. */
 export type DemoRows = Record<
@@ -48,14 +48,6 @@ const DAYS = 56;
 const BAG_DAYS = 14;
 const MAX_RUN_SHOTS = 7;
 const HUMIDITY_SD = 0.012;
-const LIKES_IT_DARKER = PEOPLE[1]!;
-
-/** The same cup, marked by somebody whose best cup lies half a point to the bitter side. */
-function markedDarker(taste: TrueTaste): TrueTaste {
-  const away = Math.hypot(taste.balance - 0.5, 0.7 * taste.body);
-  return { ...taste, overall: Math.min(10, Math.max(0, Math.round(2 * (8.3 - 1.5 * away)) / 2)) };
-}
-
 /**
  * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
  * obeys the model. The same `now` gives the same rows to the last digit.
@@ -376,7 +368,7 @@ class StationHistory {
     const shotId = this.maker.add('shots', shot);
     if (!tasted) return { ...shot, tastings: [] };
     const person = PEOPLE[at.getDate() % 3]!;
-    const taste = person === LIKES_IT_DARKER ? markedDarker(pulled.taste) : pulled.taste;
+    const taste = notedBy(person, pulled.taste);
     this.maker.add('tastings', { shotId, person, ...taste, createdAt: at });
     return { ...shot, tastings: [taste] };
   }

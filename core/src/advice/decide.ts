@@ -278,8 +278,12 @@ function goalsOf(
     method.locks.includes(lever) ? [] : movesOf(problem, posterior, from, lever).map(({ settings }) => settings);
   const yields = [from, ...settingsOf('yield')].map(({ yieldGrams }) => yieldGrams);
   const heats = [from, ...settingsOf('temperature')].map(({ temperatureC }) => temperatureC);
+  // One belief for some hundred settings: taking its logarithms off each time would cost more than the predictions.
+  const belief = beliefOf(posterior.mean, posterior.frame);
+  const shotAt = (settings: Settings): Prediction =>
+    predict(belief, posterior.frame, geometryOf(posterior.frame, settings));
   const grinds = [from, ...settingsOf('grind')]
-    .map((settings) => ({ settings, outside: outsideAtMean(problem, posterior, settings) }))
+    .map((settings) => ({ settings, outside: outside(problem, shotAt(settings)) }))
     .sort((a, b) => a.outside - b.outside)
     .slice(0, 6);
   const combined = grinds.flatMap(({ settings }) =>
@@ -287,7 +291,7 @@ function goalsOf(
   );
   // A cheap look by the mean belief alone first; the particles judge only what passes.
   const near = [...combined]
-    .map((settings) => ({ settings, miss: missAtMean(problem, posterior, settings) }))
+    .map((settings) => ({ settings, miss: missBy(problem, shotAt(settings)) }))
     .sort((a, b) => a.miss - b.miss)
     .slice(0, 12)
     .map(({ settings }) => lookAt(problem, posterior, particles, settings));
@@ -295,27 +299,20 @@ function goalsOf(
   return [still.outlook, ...single.map(({ outlook }) => outlook), ...near];
 }
 
-function shotAtMean(posterior: Posterior, settings: Settings): Prediction {
-  return predict(beliefOf(posterior.mean, posterior.frame), posterior.frame, geometryOf(posterior.frame, settings));
-}
-
-/** Seconds the mean belief's shot lies from the window's middle. */
-function outsideAtMean(problem: Problem, posterior: Posterior, settings: Settings): number {
+/** Seconds a shot lies from the window's middle. */
+function outside(problem: Problem, shot: Prediction): number {
   const { min, max } = problem.request.target.timeSeconds;
-  return Math.abs(shotAtMean(posterior, settings).timeSeconds - (min + max) / 2);
+  return Math.abs(shot.timeSeconds - (min + max) / 2);
 }
 
-/** How far the mean belief's shot at these settings lies from the wanted one, in tolerances. */
-function missAtMean(problem: Problem, posterior: Posterior, settings: Settings): number {
+/** How far a shot lies from the wanted one, in tolerances. */
+function missBy(problem: Problem, shot: Prediction): number {
   const { target } = problem.request;
   const { tolerance } = problem.method;
-  const shot = shotAtMean(posterior, settings);
-  const outside = Math.max(0, target.timeSeconds.min - shot.timeSeconds, shot.timeSeconds - target.timeSeconds.max);
-  return Math.hypot(
-    (shot.balance - target.balance) / tolerance.balance,
-    (shot.body - target.body) / tolerance.body,
-    outside / 2,
-  );
+  const beyond = Math.max(0, target.timeSeconds.min - shot.timeSeconds, shot.timeSeconds - target.timeSeconds.max);
+  const sour = (shot.balance - target.balance) / tolerance.balance;
+  const thin = (shot.body - target.body) / tolerance.body;
+  return Math.sqrt(sour * sour + thin * thin + (beyond / 2) ** 2);
 }
 
 /** Alternatives that are really different: the best of other levers, then one other size of the same move. */

@@ -34,6 +34,8 @@ export interface Posterior {
   iterations: number;
   /** ln of the shots' marginal likelihood up to a constant of the shots alone: weighs one prior against another. */
   logEvidence: number;
+  /** ln height of the mode up to a constant, before the noise was rescaled. */
+  logHeight: number;
 }
 
 /** What one shot measured, with one function that predicts all of it: the pour is brewed once, not once a number. */
@@ -59,6 +61,10 @@ const SWEET_SD = 0.75;
 /** "Better" is about a point of overall liking, give or take as much as two tongues' errors together. */
 const VERDICT_VALUE: Record<Verdict, number> = { better: 1, same: 0, worse: -1 };
 const VERDICT_SD = 0.9;
+/** A story whose mode is this much lower in ln has no say left, whatever its width. */
+const HOPELESS = 12;
+/** A step that lowers the loss by less than this share of it changes no answer. */
+const CONVERGED = 1e-4;
 const MAX_ITERATIONS = 25;
 /** Enough to come near; the second descent does the rest. */
 const ROUGH_ITERATIONS = 5;
@@ -78,21 +84,45 @@ export function timeSd(puckSeconds: number): number {
  * (JᵀWJ + Λ)δ = JᵀWr + Λ(μ − θ), Λ the prior precision, W = (ν+1)/(ν+r²) the tail weights.
  * Non-convergence is a result (`converged: false`), never an exception; the prior keeps every system positive definite.
  */
-export function infer(
-  problem: Problem,
-  origin: Origin = 'anywhere',
-  pours: readonly Pour[] = problem.pours,
-): Posterior {
-  const frame = frameOf(problem);
-  const prior = priorFor(problem, origin);
-  const readings = pours
-    .flatMap((pour, i) => [readPour(problem, frame, pour), readVerdict(problem, frame, pours[i - 1], pour)])
-    .filter((reading) => reading.values.length > 0);
+export function infer(problem: Problem, pours: readonly Pour[] = problem.pours): Posterior {
+  const evidence = gather(problem, 'anywhere', pours);
+  const { prior, readings } = evidence;
   // First as if there were no outliers: from the prior's mean a far but true measurement looks like one, and the tails
   // would let the search settle on disbelieving it. Then with tails, from there.
   const plain = readings.map((reading) => ({ ...reading, tails: reading.tails.map(() => NO_TAIL) }));
   const rough = descend(Float64Array.from(prior.mean), prior, plain, ROUGH_ITERATIONS);
-  const fitted = descend(rough.theta, prior, readings, MAX_ITERATIONS);
+  return settle(evidence, descend(rough.theta, prior, readings, MAX_ITERATIONS));
+}
+
+/**
+ * The same under the story of a kept recipe, sought from where the other story ended.
+ * @returns null when it explains the shots so much worse than the other that it need not be looked at further
+ */
+export function inferKept(problem: Problem, anywhere: Posterior): Posterior | null {
+  const evidence = gather(problem, 'kept recipe', problem.pours);
+  const { prior, readings } = evidence;
+  const fitted = descend(Float64Array.from(anywhere.mean), prior, readings, MAX_ITERATIONS);
+  if (-0.5 * lossAt(fitted.theta, prior, readings) < anywhere.logHeight - HOPELESS) return null;
+  return settle(evidence, fitted);
+}
+
+interface Gathered {
+  frame: Frame;
+  origin: Origin;
+  prior: Prior;
+  readings: Reading[];
+}
+
+function gather(problem: Problem, origin: Origin, pours: readonly Pour[]): Gathered {
+  const frame = frameOf(problem);
+  const readings = pours
+    .flatMap((pour, i) => [readPour(problem, frame, pour), readVerdict(problem, frame, pours[i - 1], pour)])
+    .filter((reading) => reading.values.length > 0);
+  return { frame, origin, prior: priorFor(problem, origin), readings };
+}
+
+/** From a mode to a posterior: the noise of this bar, once more with that, and the curvature there. */
+function settle({ frame, origin, prior, readings }: Gathered, fitted: Descent): Posterior {
   const noise = noiseOf(fitted.theta, readings);
   const scaled = readings.map((reading) => ({
     ...reading,
@@ -104,7 +134,8 @@ export function infer(
   const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(N));
   const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
   const logEvidence = logEvidenceAt(theta, precision, prior, readings, origin);
-  return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence };
+  const logHeight = -0.5 * lossAt(fitted.theta, prior, readings);
+  return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence, logHeight };
 }
 
 /**
@@ -172,7 +203,7 @@ function descend(from: Float64Array, prior: Prior, readings: Reading[], most: nu
     const next = theta.map((value, i) => value + step[i]!);
     const nextLoss = lossAt(next, prior, readings);
     if (Number.isFinite(nextLoss) && nextLoss <= loss) {
-      converged = loss - nextLoss < 1e-5 * (1 + loss);
+      converged = loss - nextLoss < CONVERGED * (1 + loss);
       theta = next;
       loss = nextLoss;
       damping = Math.max(1e-9, damping / 5);
@@ -222,13 +253,8 @@ function linearise(theta: Float64Array, prior: Prior, readings: Reading[]): { pr
       }
     }
   }
-  const precision = Matrix.zeros(N, N);
-  for (let i = 0; i < N; i += 1) {
-    for (let j = 0; j <= i; j += 1) {
-      precision.set(i, j, h[i * N + j]!);
-      precision.set(j, i, h[i * N + j]!);
-    }
-  }
+  for (let i = 0; i < N; i += 1) for (let j = 0; j < i; j += 1) h[j * N + i] = h[i * N + j]!;
+  const precision = new Matrix(Array.from({ length: N }, (_, i) => h.subarray(i * N, i * N + N)));
   return { precision, gradient: Matrix.columnVector(Array.from(g)) };
 }
 
@@ -279,7 +305,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const speedUp = pour.channelled ? 0.95 : 1;
   add(pour.timeSeconds, measuredTimeSd(pour), TIME_TAIL, {
     value: (shot) => shot.timeSeconds * speedUp,
-    slope: (_, slopes) => slopes.timeSeconds.map((slope) => slope * speedUp),
+    slope: (_, slopes) => (speedUp === 1 ? slopes.timeSeconds : slopes.timeSeconds.map((slope) => slope * speedUp)),
   });
   if (frame.clock !== 'first-drip') {
     add(pour.firstDripSeconds, 1.2 * doubtOf(pour), TIME_TAIL, {

@@ -1,4 +1,4 @@
-import { infer, type Posterior } from './infer';
+import { infer, inferKept, type Posterior } from './infer';
 import type { Problem } from './problem';
 
 /** Belief before any shot that the run starts from a recipe that was right not long ago. */
@@ -23,8 +23,9 @@ export interface Mixture {
  * is what keeps a hand from fiddling with what is right.
  */
 export function believe(problem: Problem): Mixture {
-  const anywhere = infer(problem, 'anywhere');
-  const kept = infer(problem, 'kept recipe');
+  const anywhere = infer(problem);
+  const kept = inferKept(problem, anywhere);
+  if (kept === null) return { anywhere, kept: anywhere, keptShare: 0, main: anywhere };
   const logFactor = Math.min(LOG_ODDS_REACH, Math.max(-LOG_ODDS_REACH, kept.logEvidence - anywhere.logEvidence));
   const odds = (KEPT_BEFOREHAND / (1 - KEPT_BEFOREHAND)) * Math.exp(logFactor);
   const keptShare = odds / (1 + odds);
