@@ -101,7 +101,8 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
 export function inferKept(problem: Problem, anywhere: Posterior): Posterior | null {
   const evidence = gather(problem, 'kept recipe', problem.pours);
   const { prior, readings } = evidence;
-  const fitted = descend(Float64Array.from(anywhere.mean), prior, readings, MAX_ITERATIONS);
+  const from = readings.length === 0 ? prior.mean : anywhere.mean;
+  const fitted = descend(Float64Array.from(from), prior, readings, MAX_ITERATIONS);
   if (-0.5 * lossAt(fitted.theta, prior, readings) < anywhere.logHeight - HOPELESS) return null;
   return settle(evidence, fitted);
 }

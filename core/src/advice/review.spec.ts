@@ -111,6 +111,8 @@ describe('two stories of a run', () => {
 
   it('start at the odds of ordinary life', () => {
     expect(believe(readProblem(valid({}))).keptShare).toBeCloseTo(0.25, 6);
+    const dark = valid({ coffee: { ...everydayRequest().coffee, roast: 'dark' } });
+    expect(believe(readProblem(dark)).keptShare).toBeCloseTo(0.25, 6);
   });
 
   it('hold a first shot on target for a kept recipe, and one far off for a new one', () => {

@@ -1,0 +1,74 @@
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { TASTE_SD } from './infer';
+import { believe } from './mixture';
+import { drawParticles, expectationOf, lookAt, PARTICLES } from './particles';
+import { readProblem } from './problem';
+import { adviceRequestSchema, type AdviceRequest } from './request';
+
+const problemOf = (change: Partial<AdviceRequest> = {}) =>
+  readProblem(adviceRequestSchema.parse(everydayRequest(change)));
+const run = [16, 14, 13].map((grind, i) =>
+  everydayShot({ grind, timeSeconds: 22 + 4 * i, taste: { balance: -1 + i } }),
+);
+
+describe('particles', () => {
+  const problem = problemOf({ shots: run });
+  const mixture = believe(problem);
+
+  it('are the same for the same seed, and others for another', () => {
+    expect(drawParticles(mixture, 'a')).toEqual(drawParticles(mixture, 'a'));
+    expect(drawParticles(mixture, 'a').beliefs[0]).not.toEqual(drawParticles(mixture, 'b').beliefs[0]);
+  });
+
+  it('have the posterior’s mean exactly, by their mirror images, and its spread nearly', () => {
+    const alone = { ...mixture, keptShare: 0 };
+    const { beliefs, noise } = drawParticles(alone, 'moments');
+    const { mean, covariance } = mixture.anywhere;
+    const centre = beliefs.reduce((sum, { logPuck }) => sum + logPuck, 0) / PARTICLES;
+    expect(centre).toBeCloseTo(mean[0]!, 9);
+    const spread = Math.sqrt(beliefs.reduce((sum, { logPuck }) => sum + (logPuck - centre) ** 2, 0) / PARTICLES);
+    expect(spread / Math.sqrt(covariance.get(0, 0))).toBeGreaterThan(0.8);
+    expect(spread / Math.sqrt(covariance.get(0, 0))).toBeLessThan(1.2);
+    expect(noise.reduce((sum, z) => sum + z, 0)).toBeCloseTo(0, 9);
+  });
+
+  it.each([0, 0.25, 0.5, 1])('come from the second story in its share: %d', (keptShare) => {
+    const only = (share: number) => drawParticles({ ...mixture, keptShare: share }, 'shares').beliefs;
+    const plain = only(0);
+    const differing = only(keptShare).filter((belief, i) => belief.logPuck !== plain[i]!.logPuck).length;
+    expect(differing / PARTICLES).toBeCloseTo(keptShare, 1);
+  });
+});
+
+describe('the outlook of a setting', () => {
+  const problem = problemOf({ shots: run });
+  const mixture = believe(problem);
+  const particles = drawParticles(mixture, 'outlook');
+  const at = (grind: number) => lookAt(problem, mixture.main, particles, { ...problem.start, grind });
+
+  it('never calls more cups good than are in the window or taste right', () => {
+    for (const grind of [10, 12, 13, 14, 16]) {
+      const { windowShare, tasteShare, goodShare } = at(grind);
+      expect(goodShare).toBeLessThanOrEqual(Math.min(windowShare, tasteShare) + 1e-12);
+      expect(goodShare).toBeGreaterThanOrEqual(windowShare + tasteShare - 1 - 1e-12);
+    }
+  });
+
+  it('runs slower the finer it is set, and further from the window the further it is moved', () => {
+    const times = [18, 16, 14, 12, 10].map((grind) => at(grind).medianTimeSeconds);
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    expect(at(25).distance).toBeGreaterThan(at(13).distance);
+  });
+
+  it('foretells the next shot with its own noise: wider than the setting itself is known', () => {
+    const outlook = at(13);
+    const { timeSeconds, inWindow, asWanted, balance } = expectationOf(problem, particles, outlook, TASTE_SD);
+    const sorted = Float64Array.from(outlook.timeSeconds).sort();
+    const known = sorted[Math.floor(0.9 * PARTICLES)]! - sorted[Math.floor(0.1 * PARTICLES)]!;
+    expect(timeSeconds.p90 - timeSeconds.p10).toBeGreaterThan(known);
+    expect(timeSeconds.mean).toBeGreaterThan(timeSeconds.p10);
+    expect(timeSeconds.mean).toBeLessThan(timeSeconds.p90);
+    expect(asWanted).toBeLessThanOrEqual(inWindow);
+    expect(balance.p90 - balance.p10).toBeGreaterThan(2 * 1.28 * TASTE_SD * 0.8);
+  });
+});
