@@ -134,6 +134,16 @@ describe('whatever a client sends', () => {
     }
   });
 
+  it.each([
+    ['a list for an object', { planned: [] }, 'planned'],
+    ['a list in a list', { seen: [[]] }, 'seen'],
+    ['nothing in a list', { seen: [null] }, 'seen'],
+  ])('%s is refused at its field', async (_, change, path) => {
+    const answer = await house.api.put(`/api/shots/${v7()}`).send(shotBody(ids, change)).expect(400);
+    const [error] = (answer.body as { errors: { path: string }[] }).errors;
+    expect(error!.path.split('.')[0]).toBe(path);
+  });
+
   it('nothing of a refused set-up is half-saved', async () => {
     const fresh = newIds();
     const body = setupBody(fresh, ' half');

@@ -99,9 +99,24 @@ export function DayField(field: Common = {}): PropertyDecorator {
 
 /** A nested object, validated with its own rules. */
 export function PartField<T>(type: () => new () => T, field: Common & { many?: boolean; maxItems?: number } = {}) {
-  const rules = [ValidateNested({ each: field.many, message: 'must be an object' }), Type(type)];
+  const rules = [ValidateNested({ each: field.many, message: 'must be an object' }), IsPart(field.many), Type(type)];
   if (field.many) rules.push(IsArray({ message: 'must be a list' }));
   return documented(field, { type: field.many ? [type()] : type() } as ApiPropertyOptions, ...rules);
+}
+
+/** An object, or a list of objects: a list where one object belongs has no fields to be refused for. */
+function IsPart(many = false): PropertyDecorator {
+  const isObject = (value: unknown): boolean => typeof value === 'object' && value !== null && !Array.isArray(value);
+  return (target, property) =>
+    registerDecorator({
+      name: 'isPart',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate: (value: unknown) => (many ? Array.isArray(value) && value.every(isObject) : isObject(value)),
+        defaultMessage: () => (many ? 'must be a list of objects' : 'must be an object'),
+      },
+    });
 }
 
 /** Cross-field rule: this number must lie above (or at) another one of the same object. */
