@@ -2,7 +2,8 @@ import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
 
 // Pages load their heavier parts on first use, and the machine may be busy.
-configure({ asyncUtilTimeout: 10_000 });
+// Computing what is hidden for every query takes most of a test's time in jsdom; axe looks at that in a real browser.
+configure({ asyncUtilTimeout: 10_000, defaultHidden: true });
 
 // jsdom has neither; Ant Design asks for both.
 window.matchMedia ??= (query: string) =>

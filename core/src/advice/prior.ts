@@ -17,6 +17,8 @@ const ROAST_BALANCE: Record<Roast, number> = {
   'medium-dark': 0.3,
   dark: 0.6,
 };
+/** What roast alone leaves open. */
+const ROAST_SD = { balance: 0.9, body: 0.7 };
 /** How far a kept recipe may have wandered since: its time by a tenth, its taste by half a tolerance. */
 const KEPT_SD = { logPuck: 0.12, balance: 0.3, body: 0.35 };
 
@@ -53,8 +55,8 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
   believe(P.doseExponent, 2, 0.7);
   const heatShift = 0.3 * (frame.temperatureC - 93);
-  believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, 0.9);
-  believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], 0.7);
+  believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, ROAST_SD.balance);
+  believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], ROAST_SD.body);
   believeCoffee(problem, frame, believe);
   if (origin === 'kept recipe') {
     sd[P.logPuck] = KEPT_SD.logPuck;
@@ -91,8 +93,10 @@ function believeCoffee(
   const body = learned.body.mean - 3.8 * longer + 2 * slower;
   // The further from the old recipe, the less it says.
   const reach = 2.5 * Math.abs(longer) + 2 * Math.abs(slower) + 0.15 * Math.abs(hotter);
-  believe(P.balanceAtCentre, balance, Math.min(0.9, Math.hypot(learned.balance.sd, 0.3, reach)));
-  believe(P.bodyAtCentre, body, Math.min(0.7, Math.hypot(learned.body.sd, 0.3, reach)));
+  const balanceSd = Math.hypot(learned.balance.sd, 0.3, reach);
+  const bodySd = Math.hypot(learned.body.sd, 0.3, reach);
+  if (balanceSd < ROAST_SD.balance) believe(P.balanceAtCentre, balance, balanceSd);
+  if (bodySd < ROAST_SD.body) believe(P.bodyAtCentre, body, bodySd);
 }
 
 function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number } {

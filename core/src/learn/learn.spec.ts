@@ -1,5 +1,8 @@
 import fc from 'fast-check';
 import { everydayRequest, everydayShot } from '../advice/advice.fixture';
+import { P } from '../advice/model';
+import { priorFor } from '../advice/prior';
+import { readProblem } from '../advice/problem';
 import { adviceRequestSchema, type AdviceRequest } from '../advice/request';
 import { combine, messageOf } from './gaussian';
 import { combineCoffee, combineSlopes, lessonOf } from './lesson';
@@ -89,6 +92,19 @@ describe('the lesson of a dial-in', () => {
     expect(coffee.balance.mean).toBeGreaterThan(0.4);
     expect(coffee.ratio).toBe(2);
     expect(coffee.shots).toBe(4);
+  });
+
+  it('says of a coffee what was tasted, and leaves the rest as open as roast leaves it', () => {
+    const sour = [0, 1, 2].map(() => everydayShot({ taste: { balance: -1 } }));
+    const learned = combineCoffee([lesson({ shots: sour })])!;
+    expect(learned.balance.mean).toBeLessThan(-0.4);
+    expect(learned.body.sd).toBeGreaterThan(2);
+    const { coffee } = everydayRequest();
+    const request = adviceRequestSchema.parse(everydayRequest({ coffee: { ...coffee, roast: 'light', learned } }));
+    const told = priorFor(readProblem(request));
+    const untold = priorFor(readProblem({ ...request, coffee: { ...request.coffee, learned: null } }));
+    expect(told.mean[P.bodyAtCentre]).toBe(untold.mean[P.bodyAtCentre]);
+    expect(told.sd[P.balanceAtCentre]!).toBeLessThan(untold.sd[P.balanceAtCentre]!);
   });
 
   it('makes the next dial-in of the coffee surer from its first answer on', () => {

@@ -27,6 +27,8 @@ export interface Lesson {
 const BETWEEN_COFFEES_SD = 0.12;
 /** Bags and days differ: no single dial-in knows a coffee's taste closer than this. */
 const BETWEEN_BAGS_SD = 0.3;
+/** Spread of what nobody has tasted yet: wider than any roast's. */
+const UNKNOWN_SD = 3;
 /** Recipes further apart than this in ln ratio or ln time are not averaged with the newest. */
 const SAME_RECIPE = 0.25;
 
@@ -88,7 +90,7 @@ export function combineSlopes(
  * @param lessons newest first
  */
 export function combineCoffee(lessons: readonly Lesson[]): LearnedCoffee | null {
-  const newest = lessons.find(({ balance, body }) => balance !== null && body !== null);
+  const newest = lessons.find(({ balance, body }) => balance !== null || body !== null);
   if (!newest) return null;
   const near = lessons.filter(
     (lesson) =>
@@ -97,7 +99,7 @@ export function combineCoffee(lessons: readonly Lesson[]): LearnedCoffee | null 
   );
   const put = (pick: (lesson: Lesson) => Message | null) => {
     const messages = near.flatMap((lesson) => pick(lesson) ?? []);
-    const { mean, sd } = combine({ mean: 0, sd: 3 }, messages, BETWEEN_BAGS_SD);
+    const { mean, sd } = combine({ mean: 0, sd: UNKNOWN_SD }, messages, BETWEEN_BAGS_SD);
     return { mean: Number(mean.toFixed(2)), sd: Number(sd.toFixed(2)) };
   };
   return {

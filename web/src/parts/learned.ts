@@ -4,7 +4,8 @@ import type { LearnedTasteView, PalateView } from '../app/api';
 /** "At 1:2 in about 30 s it pours a bit bitter and full (+0.6 ±0.3, from 12 tasted shots)." */
 export function learnedTasteInWords({ balance, body, ratio, middleSeconds, shots }: LearnedTasteView): string {
   const where = `At 1:${plainNumber(ratio, 1)} in about ${plainNumber(middleSeconds, 0)} s`;
-  const cup = `${balanceWord(balance.mean)} and ${bodyWord(body.mean)}`;
+  // What nobody has tasted yet is left unsaid.
+  const cup = body.sd < 1 ? `${balanceWord(balance.mean)} and ${bodyWord(body.mean)}` : balanceWord(balance.mean);
   return `${where} it pours ${cup} (balance ${signed(balance.mean)} ±${plainNumber(balance.sd, 1)}, from ${shots} tasted shots).`;
 }
 
