@@ -18,9 +18,10 @@ export function StartHint({
   const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
   const { grinderId, coffeeId } = run;
   const { data: start } = useGetStartQuery({ grinderId, coffeeId, doseGrams, yieldGrams, middleSeconds });
-  if (!start || start.grind === null || Math.abs(start.grind - ghost.grind) < Math.max(0.01, grinder.step / 2)) {
-    return null;
-  }
+  if (!start || start.grind === null) return null;
+  // A hint well inside its own spread would be fiddling.
+  const worthSaying = Math.max(0.01, grinder.step / 2, (start.sd ?? 0) / 2);
+  if (Math.abs(start.grind - ghost.grind) < worthSaying) return null;
   const grind = start.grind;
   const witnesses = start.from.map(({ coffeeName, grind: stood }) => `${coffeeName} at ${plainNumber(stood)}`);
   return (
