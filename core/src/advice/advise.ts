@@ -1,6 +1,7 @@
 import type { Advice, AdviceError, Expectation, Settings } from './answer';
 import { decide } from './decide';
-import { slopeOf, TASTE_SD } from './infer';
+import { slopeOf } from './infer';
+import { TASTE_SD } from './readings';
 import { believe } from './mixture';
 import { changesBetween } from './moves';
 import { drawParticles, expectationOf, lookAt } from './particles';

@@ -1,7 +1,8 @@
 import type { Lever } from '../method/Method';
 import { SETTING_OF, type Action, type Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
-import { slopeOf, TASTE_SD, type Posterior } from './infer';
+import { slopeOf, type Posterior } from './infer';
+import { TASTE_SD } from './readings';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';

@@ -1,6 +1,7 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { isSurprising, readEvidence } from './evidence';
-import { infer, timeSd } from './infer';
+import { infer } from './infer';
+import { timeSd } from './readings';
 import { beliefOf, geometryOf, predict } from './model';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';

@@ -1,7 +1,8 @@
 import type { Lever } from '../method/Method';
 import type { Settings } from './answer';
 import { slopesOf } from './gradients';
-import { measuredTimeSd, tailWeight, timeSd, type Posterior } from './infer';
+import { type Posterior } from './infer';
+import { measuredTimeSd, tailWeight, timeSd } from './readings';
 import { changesBetween, directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
 import type { Pour, Problem } from './problem';

@@ -24,10 +24,21 @@ export interface PredictionSlopes {
   body: Float64Array;
 }
 
+/** Room for one reading's derivatives: filled anew at every step of a fit, because small typed arrays are dear to make. */
+export function roomForSlopes(): PredictionSlopes {
+  return {
+    timeSeconds: new Float64Array(N),
+    firstDripSeconds: new Float64Array(N),
+    balance: new Float64Array(N),
+    body: new Float64Array(N),
+  };
+}
+
 /**
  * Exact derivatives of `predict` by the parameter vector. A test holds them against finite differences of `predict`
  * itself, because two forms of one formula drift apart otherwise.
  * @param shot what `predict` gave for the same arguments
+ * @param room is overwritten and returned; the same entries are written every time, so it needs no clearing
  */
 export function slopesOf(
   belief: Belief,
@@ -35,40 +46,34 @@ export function slopesOf(
   geometry: Geometry,
   clock: TimerStart,
   shot: Prediction,
+  room: PredictionSlopes = roomForSlopes(),
 ): PredictionSlopes {
   const { finer, logDose, logRatio, heat, effectiveYield } = geometry;
   const logPuck = belief.logPuck + belief.slope * finer + belief.doseExponent * logDose;
   const x = logPuck - belief.logPuckAtMiddle;
-  const dLogPuck = new Float64Array(N);
-  dLogPuck[AT.logPuck] = 1;
-  dLogPuck[AT.logSlope] = belief.slope * finer;
-  dLogPuck[AT.doseExponent] = logDose;
-  const dX = Float64Array.from(dLogPuck);
-  dX[AT.lead] = belief.middleByLead;
-
   const puckSeconds = effectiveYield * Math.exp(Math.min(LOG_PUCK_CEILING, logPuck));
   const puckFollows = logPuck < LOG_PUCK_CEILING ? puckSeconds : 0;
   const soakFollows = Math.abs(x) < X_REACH ? LEAD_EXPONENT * shot.firstDripSeconds : 0;
   const leadShare = leadShareOn(clock, frame, shot.firstDripSeconds);
-  const slopes: PredictionSlopes = {
-    timeSeconds: new Float64Array(N),
-    firstDripSeconds: new Float64Array(N),
-    balance: new Float64Array(N),
-    body: new Float64Array(N),
+  /** One parameter that acts through the puck: its derivatives of logPuck, of x, and of the soak beside these. */
+  const through = (i: number, dLogPuck: number, dX: number, ownSoak: number): void => {
+    const soak = soakFollows * dX + ownSoak;
+    room.firstDripSeconds[i] = soak;
+    room.timeSeconds[i] = leadShare * soak + puckFollows * dLogPuck;
+    room.balance[i] = belief.balanceGrind * dX;
+    room.body[i] = belief.bodyGrind * dX;
   };
-  for (let i = 0; i < AT.balanceAtCentre; i += 1) {
-    const soak = soakFollows * dX[i]! + (i === AT.lead ? shot.firstDripSeconds / belief.lead : 0);
-    slopes.firstDripSeconds[i] = soak;
-    slopes.timeSeconds[i] = leadShare * soak + puckFollows * dLogPuck[i]!;
-    slopes.balance[i] = belief.balanceGrind * dX[i]!;
-    slopes.body[i] = belief.bodyGrind * dX[i]!;
-  }
-  slopes.balance[AT.balanceAtCentre] = 1;
-  slopes.balance[AT.logBalanceGrind] = belief.balanceGrind * x;
-  slopes.balance[AT.logBalanceRatio] = belief.balanceRatio * logRatio;
-  slopes.balance[AT.logBalanceHeat] = belief.balanceHeat * heat;
-  slopes.body[AT.bodyAtCentre] = 1;
-  slopes.body[AT.bodyGrind] = x;
-  slopes.body[AT.logBodyRatio] = -belief.bodyRatio * logRatio;
-  return slopes;
+  const bySlope = belief.slope * finer;
+  through(AT.logPuck, 1, 1, 0);
+  through(AT.logSlope, bySlope, bySlope, 0);
+  through(AT.doseExponent, logDose, logDose, 0);
+  through(AT.lead, 0, belief.middleByLead, shot.firstDripSeconds / belief.lead);
+  room.balance[AT.balanceAtCentre] = 1;
+  room.balance[AT.logBalanceGrind] = belief.balanceGrind * x;
+  room.balance[AT.logBalanceRatio] = belief.balanceRatio * logRatio;
+  room.balance[AT.logBalanceHeat] = belief.balanceHeat * heat;
+  room.body[AT.bodyAtCentre] = 1;
+  room.body[AT.bodyGrind] = x;
+  room.body[AT.logBodyRatio] = -belief.bodyRatio * logRatio;
+  return room;
 }

@@ -1,5 +1,5 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { TASTE_SD } from './infer';
+import { TASTE_SD } from './readings';
 import { believe } from './mixture';
 import { drawParticles, expectationOf, lookAt, PARTICLES } from './particles';
 import { readProblem } from './problem';

@@ -1,7 +1,8 @@
 import { CholeskyDecomposition } from 'ml-matrix';
 import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from './answer';
-import { timeSd, type Posterior } from './infer';
+import { type Posterior } from './infer';
+import { timeSd } from './readings';
 import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model';
 import type { Mixture } from './mixture';
 import type { Problem } from './problem';

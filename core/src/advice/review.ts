@@ -1,7 +1,8 @@
 import { CAUSES, type Cause } from '../brew/types';
 import type { Expectation } from './answer';
 import { isSurprising, readEvidence } from './evidence';
-import { slopeOf, TASTE_SD } from './infer';
+import { slopeOf } from './infer';
+import { TASTE_SD } from './readings';
 import { believe, type Mixture } from './mixture';
 import { drawParticles, expectationOf, lookAt } from './particles';
 import { readProblem, type Pour, type Problem } from './problem';
