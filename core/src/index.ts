@@ -5,3 +5,7 @@ export * from './puck';
 export * from './advice';
 export * from './drift';
 export * from './learn';
+export * from './dose';
+export * from './coffee';
+export * from './opening';
+export * from './machine';

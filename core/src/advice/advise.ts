@@ -1,3 +1,5 @@
+import { roundTo } from '../brew/snap';
+import { secondsForDose } from '../dose/timedDose';
 import type { Advice, AdviceError, Expectation, Settings } from './answer';
 import { decide } from './decide';
 import { slopeOf } from './infer';
@@ -29,6 +31,7 @@ export function advise(request: ValidAdviceRequest): Advice {
     settings: chosen.move.settings,
     changed,
     purgeGrams: changed.some(({ variable }) => variable === 'grind') ? (request.grinder.purgeGrams ?? 0) : 0,
+    grindSeconds: grindSecondsFor(request, chosen.move.settings),
     expect,
     why: reasonsFor(problem, decision, expect),
     alternatives: decision.others.map((choice) => {
@@ -49,6 +52,12 @@ export function advise(request: ValidAdviceRequest): Advice {
       },
     },
   };
+}
+
+/** How long a timed grinder must run for these settings, to a tenth of a second. */
+function grindSecondsFor({ grinder }: ValidAdviceRequest, { grind, doseGrams }: Settings): number | null {
+  if (grinder.dosing !== 'timed' || !grinder.timedDose) return null;
+  return roundTo(secondsForDose({ ...grinder.timedDose, finer: grinder.finer }, { doseGrams, grind }), 1);
 }
 
 /** What other settings than the advised ones would bring: the live what-if of the run sheet. */

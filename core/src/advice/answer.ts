@@ -61,6 +61,8 @@ export interface Advice {
   settings: Settings;
   changed: Change[];
   purgeGrams: number;
+  /** How long a timed grinder must run for the dose, s; null where it is not timed or nothing was weighed. */
+  grindSeconds: number | null;
   expect: Expectation;
   why: Reason[];
   alternatives: Alternative[];

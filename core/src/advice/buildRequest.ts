@@ -1,5 +1,8 @@
 import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
-import type { AdviceRequest, AdviceShot, LearnedCoffee, LearnedSlope } from './request';
+import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
+import type { DoseLaw } from '../dose/timedDose';
+import type { Method } from '../method/Method';
+import type { AdviceRequest, AdviceShot, HandCheck, LearnedCoffee, LearnedSlope } from './request';
 
 type Maybe = number | null | undefined;
 
@@ -25,6 +28,7 @@ export interface SheetLike {
     id: string;
     methodId: string;
     startGrind?: Maybe;
+    handCheck?: HandCheck | null;
     target: {
       doseGrams: number;
       yieldGrams: number;
@@ -44,8 +48,20 @@ export interface SheetLike {
     purgeGrams: number;
     learnedSlope: LearnedSlope | null;
   };
+  /** The dose law of a timed grinder that was weighed. */
+  timedDose?: Omit<DoseLaw, 'finer'> | null;
+  /** The dose found for this basket with this coffee. */
+  foundDose?: { grams: number; toleranceGrams: number } | null;
+  /** The station's scale; null where doses are struck level and yields read in a glass. */
+  hasScale?: boolean;
+  /** A method of the shop's own, whole; absent for one that ships. */
+  method?: Method | null;
   basket: { nominalGrams: number; minGrams: number; maxGrams: number };
-  machine: { temperatureC?: { min: number; max: number; step: number } | null };
+  machine: {
+    temperatureC?: { min: number; max: number; step: number } | null;
+    temperatureOffset?: { mean: number } | null;
+    firstDrip?: { mean: number; sd: number } | null;
+  };
   coffee: { roast: Roast; process?: string | null; altitudeM?: Maybe; learnedTaste?: LearnedCoffee | null };
   ageDays: number | null;
   /** Where those who taste like a cup best. */
@@ -55,6 +71,7 @@ export interface SheetLike {
     grind?: Maybe;
     doseGrams?: Maybe;
     yieldGrams?: Maybe;
+    grindSeconds?: Maybe;
     temperatureC?: Maybe;
     planned?: { grind?: Maybe; doseGrams?: Maybe; yieldGrams?: Maybe; temperatureC?: Maybe } | null;
     timeSeconds?: Maybe;
@@ -74,7 +91,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
   return {
     schema: 'olvet.advice-request/1',
     id: run.id,
-    method: run.methodId,
+    method: sheet.method ?? run.methodId,
     grinder: {
       min: grinder.min,
       max: grinder.max,
@@ -83,9 +100,19 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       dosing: grinder.dosing,
       purgeGrams: grinder.purgeGrams,
       logTimePerUnit: grinder.learnedSlope,
+      timedDose: sheet.timedDose ?? null,
     },
-    basket: { nominalGrams: basket.nominalGrams, minGrams: basket.minGrams, maxGrams: basket.maxGrams },
-    machine: { temperatureC: machine.temperatureC ?? null },
+    basket: {
+      nominalGrams: basket.nominalGrams,
+      minGrams: basket.minGrams,
+      maxGrams: basket.maxGrams,
+      found: sheet.foundDose ?? null,
+    },
+    machine: {
+      temperatureC: machine.temperatureC ?? null,
+      temperatureOffsetC: machine.temperatureOffset?.mean ?? null,
+      firstDripSeconds: machine.firstDrip ?? null,
+    },
     coffee: {
       roast: coffee.roast,
       process: coffee.process || null,
@@ -94,11 +121,13 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       learned: coffee.learnedTaste ?? null,
     },
     target: run.target,
-    start: { grind: run.startGrind ?? null },
+    start: { grind: run.startGrind ?? null, handCheck: run.handCheck ?? null },
+    measuring: sheet.hasScale === false ? { doseSdGrams: STRIKE_SD_GRAMS, yieldSdGrams: GLASS_SD_GRAMS } : null,
     shots: sheet.shots.map((shot) => ({
       grind: shot.grind,
       doseGrams: shot.doseGrams,
       yieldGrams: shot.yieldGrams,
+      grindSeconds: shot.grindSeconds ?? null,
       temperatureC: shot.temperatureC,
       planned: shot.planned,
       timeSeconds: shot.timeSeconds,

@@ -79,7 +79,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const from = still.move.settings;
   const base = { here: still.outlook, evidence, posterior, mixture, particles, blocked: null };
   if (evidence === null) {
-    return { ...base, action: 'start', stage: 'start', chosen: still, others: [] };
+    return { ...base, action: 'start', stage: 'start', chosen: firstMove(problem, posterior, still, look), others: [] };
   }
   const stay = (action: Action, stage: Stage, others: Choice[] = []): Decision => ({
     ...base,
@@ -109,6 +109,15 @@ export function decide(problem: Problem, seed: string): Decision {
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };
+}
+
+/** Fingers that found the grind far off move it before a shot is wasted; otherwise the first shot tells. */
+function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: (move: Move) => Choice): Choice {
+  const felt = problem.request.start?.handCheck ?? 'near';
+  if (felt === 'near') return still;
+  const moves = movesOf(problem, posterior, still.move.settings, 'grind').map(look);
+  const aimed = aimedAtWindow(problem, moves);
+  return aimed.reduce((best, next) => (next.outlook.windowShare > best.outlook.windowShare ? next : best), still);
 }
 
 /**

@@ -1,9 +1,11 @@
 export { advise, answer, answerLine, whatIf } from './advise';
 export {
+  HAND_CHECKS,
   parseAdviceRequest,
   type AdviceRequest,
   type AdviceShot,
   type FieldError,
+  type HandCheck,
   type LearnedCoffee,
   type LearnedSlope,
   type ValidAdviceRequest,

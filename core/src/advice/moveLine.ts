@@ -14,12 +14,13 @@ export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
   const s = (value: number): string => plainNumber(value, 0);
   const expect = `Expect ${s(timeSeconds.mean)} s (${s(timeSeconds.p10)}–${s(timeSeconds.p90)}).`;
   const { grind, doseGrams, yieldGrams, temperatureC } = advice.settings;
+  const run = advice.grindSeconds === null ? '' : `Grind ${plainNumber(advice.grindSeconds, 1)} s. `;
   switch (advice.action) {
     case 'start': {
       const heat = temperatureC === null ? '' : ` at ${plainNumber(temperatureC)} °C`;
       return {
         lead: `Start at ${plainNumber(grind)}.`,
-        rest: `${plainNumber(doseGrams)} g in, ${plainNumber(yieldGrams)} g out${heat}. ${expect}`,
+        rest: `${plainNumber(doseGrams)} g in, ${plainNumber(yieldGrams)} g out${heat}. ${run}${expect}`,
       };
     }
     case 'repeat':
@@ -34,7 +35,7 @@ export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
     case 'change': {
       const lead = advice.changed.map((change) => changeWords(change, finer)).join(' ');
       const purge = advice.purgeGrams > 0 ? `Throw out ${plainNumber(advice.purgeGrams)} g. ` : '';
-      return { lead, rest: `${purge}${expect}` };
+      return { lead, rest: `${purge}${run}${expect}` };
     }
   }
 }

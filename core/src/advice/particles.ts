@@ -2,7 +2,7 @@ import { CholeskyDecomposition } from 'ml-matrix';
 import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from './answer';
 import { type Posterior } from './infer';
-import { timeSd } from './readings';
+import { timeSd, withHand } from './readings';
 import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model';
 import type { Mixture } from './mixture';
 import type { Problem } from './problem';
@@ -94,6 +94,7 @@ export function lookAt(problem: Problem, posterior: Posterior, particles: Partic
   const { tolerance } = problem.method;
   const geometry = geometryOf(posterior.frame, settings);
   const { frame, noise } = posterior;
+  const { hand } = problem;
   const spreadOf = timeSd;
   const foresee = predict;
   particles.beliefs.forEach((belief, k) => {
@@ -111,7 +112,7 @@ export function lookAt(problem: Problem, posterior: Posterior, particles: Partic
     const late = problem.method.timeIs === 'target' ? outside / 2 : outside / 5;
     outlook.distance += Math.sqrt(sour * sour + thin * thin + late * late) / n;
     outlook.timeSeconds[k] = shot.timeSeconds;
-    outlook.timeSdSeconds[k] = noise.time * spreadOf(shot.puckSeconds);
+    outlook.timeSdSeconds[k] = noise.time * withHand(spreadOf(shot.puckSeconds), hand.time * shot.timeSeconds);
     outlook.balance[k] = shot.balance;
     outlook.body[k] = shot.body;
     outlook.inWindow[k] = inWindow ? 1 : 0;
@@ -129,13 +130,14 @@ export function expectationOf(problem: Problem, particles: Particles, outlook: O
   const { min, max } = problem.request.target.timeSeconds;
   const n = outlook.timeSeconds.length;
   const { noise } = particles;
+  const sd = withHand(tasteSd, problem.hand.taste);
   const times = outlook.timeSeconds.map((t, k) => {
     const hurried = k % CHANNEL_EVERY === 0 ? CHANNEL_HASTE : 1;
     return Math.max(1, hurried * (t + outlook.timeSdSeconds[k]! * noise[k]!));
   });
   // Other particles' noise for taste, so that time and taste noise are not the same draw.
   const taste = (values: Float64Array, shift: number): Float64Array =>
-    values.map((value, k) => Math.min(3, Math.max(-3, value + tasteSd * noise[(k * 7 + shift) % n]!)));
+    values.map((value, k) => Math.min(3, Math.max(-3, value + sd * noise[(k * 7 + shift) % n]!)));
   let inWindow = 0;
   let asWanted = 0;
   const { target } = problem.request;

@@ -2,6 +2,7 @@ import type { Scale } from '../brew/snap';
 import type { Roast } from '../brew/types';
 import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
 import type { Problem } from './problem';
+import type { HandCheck } from './request';
 
 /** Independent normal beliefs about the parameter vector before any shot. */
 export interface Prior {
@@ -46,15 +47,17 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
     sd[index] = spread;
   };
   const { request, method } = problem;
-  const lead = leadFor(frame, method.leadSeconds);
+  const lead = leadFor(frame, method.leadSeconds, request.machine?.firstDripSeconds ?? null);
   believe(P.lead, lead.mean, lead.sd);
   const middlePuck = (frame.middleSeconds - (frame.clock === 'first-drip' ? 0 : lead.mean)) / frame.yieldGrams - 0.12;
   // A setting a person names stands near espresso; one Olvet had to guess may be anywhere.
-  believe(P.logPuck, Math.log(Math.max(0.1, middlePuck)), request.start?.grind != null ? 0.45 : 0.8);
+  const logMiddle = Math.log(Math.max(0.1, middlePuck));
+  const start = startPuck(request.start?.grind != null ? 0.45 : 0.8, request.start?.handCheck ?? null);
+  believe(P.logPuck, logMiddle + start.mean, start.sd);
   const slope = slopeFor(problem);
   believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
   believe(P.doseExponent, 2, 0.7);
-  const heatShift = 0.3 * (frame.temperatureC - 93);
+  const heatShift = 0.3 * (frame.temperatureC + (request.machine?.temperatureOffsetC ?? 0) - 93);
   believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, ROAST_SD.balance);
   believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], ROAST_SD.body);
   believeCoffee(problem, frame, believe);
@@ -99,9 +102,30 @@ function believeCoffee(
   if (bodySd < ROAST_SD.body) believe(P.bodyAtCentre, body, bodySd);
 }
 
-function leadFor(frame: Frame, usualSeconds: number): { mean: number; sd: number } {
-  const mean = Math.min(usualSeconds, 0.55 * frame.middleSeconds);
-  return { mean, sd: frame.clock === 'total-contact' ? 4 : 1.5 };
+/** What fingers say of the puck's resistance against the wanted one, in ln: a weak first evidence [assumption]. */
+const HAND_CHECK: Record<HandCheck, { mean: number; sd: number }> = {
+  'too-coarse': { mean: -0.8, sd: 0.5 },
+  near: { mean: 0, sd: 0.35 },
+  'too-fine': { mean: 0.8, sd: 0.5 },
+};
+
+/** ln of the puck at the starting grind against the wanted one: prior and fingers, precisions added. */
+function startPuck(sd: number, handCheck: HandCheck | null): { mean: number; sd: number } {
+  if (handCheck === null) return { mean: 0, sd };
+  const felt = HAND_CHECK[handCheck];
+  const precision = sd ** -2 + felt.sd ** -2;
+  return { mean: (felt.mean * felt.sd ** -2) / precision, sd: precision ** -0.5 };
+}
+
+function leadFor(
+  frame: Frame,
+  usualSeconds: number,
+  watched: { mean: number; sd: number } | null,
+): { mean: number; sd: number } {
+  const longest = 0.55 * frame.middleSeconds;
+  if (frame.clock === 'total-contact') return { mean: Math.min(usualSeconds, longest), sd: 4 };
+  if (watched) return { mean: Math.min(Math.max(1, watched.mean), longest), sd: Math.hypot(watched.sd, 0.5) };
+  return { mean: Math.min(usualSeconds, longest), sd: 1.5 };
 }
 
 /** Slope of log time per unit finer: learned if the grinder has a history, otherwise by rule of thumb. */

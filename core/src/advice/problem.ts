@@ -1,6 +1,7 @@
 import { convertTime } from '../brew/convertTime';
 import { roundTo, snap, type Scale } from '../brew/snap';
 import type { Cause, Sign, TimerStart, Verdict } from '../brew/types';
+import { foretellDose } from '../dose/timedDose';
 import type { Method } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from './answer';
@@ -25,8 +26,16 @@ export interface Pour {
   versusLast: Verdict | null;
   /** Grind of the shot before, and whether old grounds were left in. */
   previousGrind: number;
+  /** Scatter of the hand that dosed and stopped it, where no scale did. */
+  hand: Hand;
   purged: boolean;
   taste: NonNullable<AdviceShot['taste']> | null;
+}
+
+/** What measuring by eye adds: as a share of the time, and on the balance and body scales. */
+export interface Hand {
+  time: number;
+  taste: number;
 }
 
 /** The request made complete: a method object, scales, a start and filled pours. */
@@ -39,6 +48,7 @@ export interface Problem {
   temperatureScale: Scale | null;
   /** Where the first shot stands or stood. */
   start: Settings;
+  hand: Hand;
   pours: Pour[];
 }
 
@@ -58,16 +68,41 @@ export function readProblem(request: ValidAdviceRequest): Problem {
     temperatureScale === null
       ? null
       : snap(
-          request.target.temperatureC ?? startTemperatureC(method, request.coffee.roast, temperatureScale)!,
+          request.target.temperatureC ??
+            startTemperatureC(method, request.coffee.roast, temperatureScale)! -
+              (request.machine?.temperatureOffsetC ?? 0),
           temperatureScale,
         );
+  const { minGrams, maxGrams } = doseRoom(request.basket);
   const start: Settings = {
     grind: snap(request.start?.grind ?? request.shots[0]?.grind ?? guessGrind(grindScale, finerSign), grindScale),
-    doseGrams: roundTo(clamp(request.target.doseGrams, request.basket.minGrams, request.basket.maxGrams), 1),
+    doseGrams: roundTo(clamp(request.target.doseGrams, minGrams, maxGrams), 1),
     yieldGrams: request.target.yieldGrams,
     temperatureC,
   };
-  return { request, method, grindScale, finerSign, temperatureScale, start, pours: readPours(request, start) };
+  const basket = { ...request.basket, minGrams, maxGrams };
+  const complete = { ...request, basket };
+  const hand = handOf(request);
+  const pours = readPours(complete, start, hand);
+  return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
+}
+
+/** A dose that was found to fill the basket narrows what may be dosed: a gram less, half a gram more, or its doubt. */
+function doseRoom({ minGrams, maxGrams, found }: ValidAdviceRequest['basket']): { minGrams: number; maxGrams: number } {
+  if (!found) return { minGrams, maxGrams };
+  const grams = clamp(found.grams, minGrams, maxGrams);
+  return {
+    minGrams: Math.max(minGrams, roundTo(grams - Math.max(1, found.toleranceGrams), 2)),
+    maxGrams: Math.min(maxGrams, roundTo(grams + Math.max(0.5, found.toleranceGrams), 2)),
+  };
+}
+
+/** By Darcy the time goes with the dose's square in the puck, about three quarters of the whole, and with the yield. */
+function handOf({ measuring, target }: ValidAdviceRequest): Hand {
+  const dose = (measuring?.doseSdGrams ?? 0) / target.doseGrams;
+  const poured = (measuring?.yieldSdGrams ?? 0) / target.yieldGrams;
+  // Log ratio scatters by both; balance answers to it by about 5.5.
+  return { time: Math.sqrt((1.5 * dose) ** 2 + (0.92 * poured) ** 2), taste: 5.5 * Math.sqrt(dose ** 2 + poured ** 2) };
 }
 
 /** Without any history: a little to the fine side of the middle, where espresso lies on a general scale. */
@@ -78,7 +113,7 @@ function guessGrind(scale: Scale, finerSign: 1 | -1): number {
   return finest + fromFine * (coarsest - finest);
 }
 
-function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
+function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Pour[] {
   let before = start;
   return request.shots.map((shot, index) => {
     const planned: Settings = {
@@ -89,7 +124,7 @@ function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
     };
     const measured: Settings = {
       grind: shot.grind ?? planned.grind,
-      doseGrams: shot.doseGrams ?? planned.doseGrams,
+      doseGrams: shot.doseGrams ?? timedDoseOf(request, shot) ?? planned.doseGrams,
       yieldGrams: shot.yieldGrams ?? planned.yieldGrams,
       temperatureC: shot.temperatureC ?? planned.temperatureC,
     };
@@ -106,6 +141,7 @@ function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
       cause,
       sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
       versusLast: shot.versusLast ?? null,
+      hand,
       previousGrind: index === 0 ? measured.grind : before.grind,
       purged: cause !== 'not-purged' && (shot.purged ?? true),
       taste: shot.taste ?? null,
@@ -113,6 +149,13 @@ function readPours(request: ValidAdviceRequest, start: Settings): Pour[] {
     before = planned;
     return pour;
   });
+}
+
+/** What a timed grinder must have given in the time it ran. */
+function timedDoseOf({ grinder }: ValidAdviceRequest, { grind, grindSeconds }: AdviceShot): number | null {
+  if (!grinder.timedDose || grindSeconds == null || grind == null) return null;
+  const { grams } = foretellDose({ ...grinder.timedDose, finer: grinder.finer }, { seconds: grindSeconds, grind });
+  return grams >= 1 && grams <= 60 ? grams : null;
 }
 
 function readClock(request: ValidAdviceRequest, shot: AdviceShot): { timeSeconds: number | null; clock: TimerStart } {
@@ -124,7 +167,7 @@ function readClock(request: ValidAdviceRequest, shot: AdviceShot): { timeSeconds
     timeSeconds,
     from: clock,
     to: target,
-    firstDripSeconds: shot.firstDripSeconds ?? null,
+    firstDripSeconds: shot.firstDripSeconds ?? request.machine?.firstDripSeconds?.mean ?? null,
   });
   // Without a first drip the shot stays on its own clock; the model knows the usual lead between the two.
   return converted === null ? { timeSeconds, clock } : { timeSeconds: converted, clock: target };

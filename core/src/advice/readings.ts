@@ -53,6 +53,11 @@ export function timeSd(puckSeconds: number): number {
   return Math.sqrt(puck * puck + CLOCK_SD_SECONDS * CLOCK_SD_SECONDS);
 }
 
+/** A spread with what measuring by eye adds to it. */
+export function withHand(sd: number, handSd: number): number {
+  return handSd === 0 ? sd : Math.sqrt(sd * sd + handSd * handSd);
+}
+
 /** Old grounds were left in after a change of grind. */
 function isMixture(pour: Pour): boolean {
   return !pour.purged && pour.previousGrind !== pour.measured.grind;
@@ -68,7 +73,8 @@ function doubtOf(pour: Pour): number {
  * small residual with a large spread.
  */
 export function measuredTimeSd(pour: Pour): number {
-  return doubtOf(pour) * timeSd(Math.max(5, 0.75 * (pour.timeSeconds ?? 0)));
+  const seconds = pour.timeSeconds ?? 0;
+  return doubtOf(pour) * withHand(timeSd(Math.max(5, 0.75 * seconds)), pour.hand.time * seconds);
 }
 
 /** Weight of a time whose residual is r standard deviations, by its Student-t tail. */
@@ -79,6 +85,7 @@ export function tailWeight(r: number): number {
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
   const tasteFactor = pour.sound ? 1 : 4;
+  const tasteSd = withHand(TASTE_SD, pour.hand.taste) * tasteFactor;
   const wanted = problem.request.target;
   const reading: Reading = {
     values: [],
@@ -108,11 +115,11 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
       slope: (_, slopes) => slopes.firstDripSeconds,
     });
   }
-  add(taste?.balance, TASTE_SD * tasteFactor, TASTE_TAIL, {
+  add(taste?.balance, tasteSd, TASTE_TAIL, {
     value: (shot) => shot.balance,
     slope: (_, slopes) => slopes.balance,
   });
-  add(taste?.body, TASTE_SD * tasteFactor, TASTE_TAIL, {
+  add(taste?.body, tasteSd, TASTE_TAIL, {
     value: (shot) => shot.body,
     slope: (_, slopes) => slopes.body,
   });

@@ -39,9 +39,23 @@ const tasteSchema = z.object({
   overall: maybe(0, 10),
 });
 
+/** The dose law of a timed grinder, fitted to its own weighings. */
+export const timedDoseSchema = z.object({
+  gramsPerSecond: z.number().positive().max(100),
+  lagSeconds: z.number().min(-5).max(20),
+  logRatePerFiner: z.number().min(-10).max(10),
+  atGrind: z.number().min(-1e4).max(1e4),
+});
+
+/** What a pinch of ground coffee told fingers at the starting setting. */
+export const HAND_CHECKS = ['too-coarse', 'near', 'too-fine'] as const;
+export type HandCheck = (typeof HAND_CHECKS)[number];
+
 const shotSchema = z.object({
   grind: maybe(-1e4, 1e4),
   doseGrams: maybe(1, 60),
+  /** How long a timed grinder ran; stands in for a dose nobody weighed. */
+  grindSeconds: maybe(0.1, 120),
   yieldGrams: maybe(1, 500),
   temperatureC: maybe(60, 100),
   planned: z
@@ -78,6 +92,7 @@ export const adviceRequestSchema = z.object({
       dosing: z.enum(['timed', 'weighed']).nullish(),
       purgeGrams: z.number().min(0).max(200).nullish(),
       logTimePerUnit: learnedSlopeSchema.nullish(),
+      timedDose: timedDoseSchema.nullish(),
     }),
   ),
   basket: z
@@ -85,9 +100,19 @@ export const adviceRequestSchema = z.object({
       nominalGrams: z.number().min(1).max(60),
       minGrams: z.number().min(1).max(60),
       maxGrams: z.number().min(1).max(60),
+      /** The dose found to fill this basket with this coffee. */
+      found: z.object({ grams: z.number().min(1).max(60), toleranceGrams: z.number().min(0).max(10) }).nullish(),
     })
     .refine((b) => b.maxGrams >= b.minGrams, { message: 'must not be below minGrams', path: ['maxGrams'] }),
-  machine: z.object({ temperatureC: scale.nullish() }).nullish(),
+  machine: z
+    .object({
+      temperatureC: scale.nullish(),
+      /** Group temperature minus what the display says. */
+      temperatureOffsetC: maybe(-20, 20),
+      /** Pump on → first drip, as watched on this machine. */
+      firstDripSeconds: z.object({ mean: z.number().min(0).max(60), sd: z.number().positive().max(30) }).nullish(),
+    })
+    .nullish(),
   coffee: z.object({
     roast: z.enum(ROASTS),
     process: z.string().max(80).nullish(),
@@ -106,7 +131,9 @@ export const adviceRequestSchema = z.object({
     balance: z.number().min(-3).max(3).default(0),
     body: z.number().min(-3).max(3).default(0),
   }),
-  start: z.object({ grind: maybe(-1e4, 1e4) }).nullish(),
+  start: z.object({ grind: maybe(-1e4, 1e4), handCheck: z.enum(HAND_CHECKS).nullish() }).nullish(),
+  /** How doses and yields are measured, where no scale does it: their scatter, g. */
+  measuring: z.object({ doseSdGrams: maybe(0, 10), yieldSdGrams: maybe(0, 50) }).nullish(),
   shots: z.array(shotSchema).max(200),
 });
 

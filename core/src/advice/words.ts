@@ -78,7 +78,7 @@ export function alternativeText(problem: Problem, choice: Choice, from: Settings
 /** Why this and not something else, naming the evidence in the user's own units. */
 export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
   const { evidence, stage } = decision;
-  if (evidence === null) return startReasons(problem, expect);
+  if (evidence === null) return startReasons(problem, decision.chosen.move.settings, expect);
   const reasons: Reason[] = [];
   const add = (code: string, text: string): void => void reasons.push({ code, text });
   const { last } = evidence;
@@ -148,13 +148,17 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
   return reasons;
 }
 
-function startReasons(problem: Problem, expect: Expectation): Reason[] {
+function startReasons(problem: Problem, settings: Settings, expect: Expectation): Reason[] {
   const { request, start, method } = problem;
   const ratio = plainNumber(request.target.yieldGrams / request.target.doseGrams, 1);
+  const felt = request.start?.handCheck ?? null;
+  const moved = changesBetween(start, settings).find(({ variable }) => variable === 'grind');
   const where =
-    request.start?.grind != null
-      ? `Grind stays where the grinder stands, ${plainNumber(start.grind)}: the first shot tells which way to go.`
-      : `Nothing is known of this grinder yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
+    felt !== null && felt !== 'near' && moved
+      ? `Between the fingers it was ${felt === 'too-coarse' ? 'too coarse, like sand' : 'too fine, like flour'}: ${plainNumber(moved.from)} → ${plainNumber(moved.to)} before a shot is wasted.`
+      : request.start?.grind != null
+        ? `Grind stays where the grinder stands, ${plainNumber(start.grind)}: the first shot tells which way to go.`
+        : `Nothing is known of this grinder yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
   const heat =
     start.temperatureC === null
       ? ''

@@ -9,3 +9,14 @@ export {
 } from './units';
 export { convertTime, type ConvertTimeInput } from './convertTime';
 export { roundTo, snap, type Scale } from './snap';
+export {
+  completeRatio,
+  RATIO_STYLES,
+  ratioStyle,
+  scaleRecipe,
+  type BasketSize,
+  type RatioParts,
+  type RatioStyle,
+  type ScaledRecipe,
+  type ScaleRecipeInput,
+} from './ratioDesk';

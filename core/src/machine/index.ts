@@ -1,0 +1,1 @@
+export { firstDripDelay, temperatureOffset, type Calibrated } from './calibrate';

@@ -1,0 +1,100 @@
+import { snap, type Scale } from '../brew/snap';
+import type { RestBand } from '../coffee/rest';
+
+export interface Weather {
+  roomC: number;
+  humidityPercent: number;
+}
+
+export interface MorningInput {
+  closing: { grind: number; timeSeconds: number };
+  /** Days off roast at closing and this morning; null when the roast day is unknown. */
+  ageDays: { closing: number; now: number } | null;
+  band: RestBand | null;
+  /** null where nobody looked. */
+  weather: { closing: Weather; now: Weather } | null;
+  grinder: { scale: Scale; finer: 'lower' | 'higher'; slope: { mean: number; sd: number } };
+  window: { min: number; max: number };
+}
+
+export interface ForecastPart {
+  /** Change of ln time it brings. */
+  logTime: number;
+  sd: number;
+  text: string;
+}
+
+export interface MorningForecast {
+  /** Expected time of the first shot at yesterday's closing setting, s. */
+  timeSeconds: { mean: number; p10: number; p90: number };
+  logTime: { mean: number; sd: number };
+  parts: ForecastPart[];
+  /** The setting that would bring it back to the window's middle, a setting of the scale. */
+  grind: number;
+  /** Whether that differs from the closing one by more than its own doubt. */
+  worthMoving: boolean;
+}
+
+/** Change of ln time a day: gas leaving, then aroma and oils. Older pours faster (rule of thumb, sizes assumed). */
+const AGEING = { settling: -0.012, best: -0.004, fading: -0.009 };
+/** Dry and cool pours faster, humid slower (rule of thumb, sizes assumed): ln time per point of humidity and per °C. */
+const HUMIDITY = 0.003;
+const WARMTH = 0.003;
+/** What a night, another hopper and another hand bring anyhow. */
+const OVERNIGHT_SD = 0.05;
+const TENTH = 1.2816;
+
+/**
+ * What yesterday's closing setting will pour this morning. Every part is an assumed rule of thumb with half its own size
+ * as spread, shown one by one so that a person may disagree.
+ */
+export function forecastMorning(input: MorningInput): MorningForecast {
+  const { closing, grinder, window } = input;
+  const parts = [ageing(input), weather(input)].filter((part) => part !== null);
+  const mean = parts.reduce((sum, part) => sum + part.logTime, 0);
+  const sd = Math.hypot(OVERNIGHT_SD, ...parts.map((part) => part.sd));
+  const middle = (window.min + window.max) / 2;
+  // From what it poured at closing to the middle: a recipe kept inside its window is not to be improved overnight.
+  const inWindow = closing.timeSeconds >= window.min && closing.timeSeconds <= window.max;
+  const wanted = inWindow ? -mean : Math.log(middle / closing.timeSeconds) - mean;
+  const sign = grinder.finer === 'higher' ? 1 : -1;
+  const grind = snap(closing.grind + (sign * wanted) / grinder.slope.mean, grinder.scale);
+  const at = (z: number): number => closing.timeSeconds * Math.exp(mean + z * sd);
+  return {
+    timeSeconds: { mean: at(0), p10: at(-TENTH), p90: at(TENTH) },
+    logTime: { mean, sd },
+    parts,
+    grind,
+    worthMoving: grind !== snap(closing.grind, grinder.scale) && Math.abs(wanted) > sd,
+  };
+}
+
+function ageing({ ageDays, band }: MorningInput): ForecastPart | null {
+  if (ageDays === null || band === null) return null;
+  const days = ageDays.now - ageDays.closing;
+  if (days <= 0) return null;
+  const pace =
+    ageDays.now < band.bestFromDay ? AGEING.settling : ageDays.now <= band.bestUntilDay ? AGEING.best : AGEING.fading;
+  const logTime = pace * days;
+  const text = `${days === 1 ? 'A day' : `${Math.round(days)} days`} older: ${percentWord(logTime)}.`;
+  return { logTime, sd: Math.abs(logTime) / 2, text };
+}
+
+function weather({ weather: seen }: MorningInput): ForecastPart | null {
+  if (seen === null) return null;
+  const byHumidity = HUMIDITY * (seen.now.humidityPercent - seen.closing.humidityPercent);
+  const byWarmth = WARMTH * (seen.now.roomC - seen.closing.roomC);
+  const logTime = byHumidity + byWarmth;
+  if (Math.abs(logTime) < 0.002) return null;
+  const air = `${word(byHumidity, 'more humid', 'drier')}${byWarmth === 0 ? '' : ` and ${word(byWarmth, 'warmer', 'cooler')}`}`;
+  return { logTime, sd: Math.hypot(byHumidity, byWarmth) / 2, text: `The air is ${air}: ${percentWord(logTime)}.` };
+}
+
+function word(value: number, up: string, down: string): string {
+  return value > 0 ? up : value < 0 ? down : 'as humid as before';
+}
+
+function percentWord(logTime: number): string {
+  const percent = Math.round(Math.abs(Math.expm1(logTime)) * 1000) / 10;
+  return `about ${percent} % ${logTime < 0 ? 'faster' : 'slower'}`;
+}

@@ -1,0 +1,4 @@
+export { usualWarmUpMinutes, warmUpAt, type WarmUp } from './warmUp';
+export { openingOrder, type OpeningTurn, type StationToOpen } from './order';
+export { forecastMorning, type ForecastPart, type MorningForecast, type MorningInput, type Weather } from './forecast';
+export { CAFFEINE_NEAR_MG, caffeineOf, type Tasted } from './caffeine';
