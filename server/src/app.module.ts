@@ -3,6 +3,13 @@ import { LoggerModule } from 'nestjs-pino';
 import { AdviceModule } from './advice/advice.module';
 import { BagsModule } from './bags/bags.module';
 import { BasketsModule } from './baskets/baskets.module';
+import { BarScalesModule } from './scales/barScales.module';
+import { DoseWeighingsModule } from './weighings/doseWeighings.module';
+import { FoundDosesModule } from './doses/foundDoses.module';
+import { OwnMethodsModule } from './methods/ownMethods.module';
+import { OpeningsModule } from './openings/openings.module';
+import { ShelfModule } from './shelf/shelf.module';
+import { CalendarModule } from './calendar/calendar.module';
 import { BoardModule } from './board/board.module';
 import { CardsModule } from './cards/cards.module';
 import { CoffeesModule } from './coffees/coffees.module';
@@ -46,6 +53,13 @@ export class AppModule {
         CardsModule,
         BoardModule,
         SetupModule,
+        BarScalesModule,
+        DoseWeighingsModule,
+        FoundDosesModule,
+        OwnMethodsModule,
+        OpeningsModule,
+        ShelfModule,
+        CalendarModule,
         AdviceModule,
         HealthModule,
       ],

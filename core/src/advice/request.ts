@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../brew/types';
 import { methodSchema } from '../method/Method';
+import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
 import { findMethod, METHOD_IDS } from '../method/methods';
 
 /** A measured value that may be left out or null. */
@@ -137,17 +138,12 @@ export const adviceRequestSchema = z.object({
   shots: z.array(shotSchema).max(200),
 });
 
+export type { FieldError };
 export type AdviceRequest = z.input<typeof adviceRequestSchema>;
 export type ValidAdviceRequest = z.output<typeof adviceRequestSchema>;
 export type AdviceShot = z.output<typeof shotSchema>;
 export type LearnedSlope = z.infer<typeof learnedSlopeSchema>;
 export type LearnedCoffee = z.infer<typeof learnedCoffeeSchema>;
-
-export interface FieldError {
-  /** Like `shots[2].doseGrams`; empty for the request as a whole. */
-  path: string;
-  message: string;
-}
 
 export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { ok: false; errors: FieldError[] };
 
@@ -155,50 +151,5 @@ export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { 
 export function parseAdviceRequest(value: unknown): ParsedAdviceRequest {
   const result = adviceRequestSchema.safeParse(value);
   if (result.success) return { ok: true, request: result.data };
-  const errors = result.error.issues.flatMap((issue) => fieldErrors(issue, []));
-  // Two schemas joined into one complain twice of the same field.
-  const once = new Map(errors.map((error) => [`${error.path} ${error.message}`, error]));
-  return { ok: false, errors: [...once.values()] };
-}
-
-type Issue = z.core.$ZodIssue;
-
-function fieldErrors(issue: Issue, prefix: PropertyKey[]): FieldError[] {
-  const path = [...prefix, ...issue.path];
-  if (issue.code === 'invalid_union') {
-    // Of the two ways to give a method, complain about the one that was tried: text or object.
-    const branches = issue.errors.filter((errors) => errors.length > 0);
-    const tried =
-      branches.find((errors) => errors.some((e) => e.path.length > 0 || e.code === 'custom')) ?? branches[0];
-    return (tried ?? []).flatMap((inner) => fieldErrors(inner, path));
-  }
-  return [{ path: writePath(path), message: writeMessage(issue) }];
-}
-
-function withArticle(noun: string): string {
-  return `${/^[aeiou]/.test(noun) ? 'an' : 'a'} ${noun}`;
-}
-
-function writePath(path: PropertyKey[]): string {
-  return path.reduce<string>((text, part) => {
-    if (typeof part === 'number') return `${text}[${part}]`;
-    return text === '' ? String(part) : `${text}.${String(part)}`;
-  }, '');
-}
-
-function writeMessage(issue: Issue): string {
-  switch (issue.code) {
-    case 'invalid_type':
-      return issue.input === undefined
-        ? `is missing: give ${withArticle(issue.expected)}`
-        : `must be ${withArticle(issue.expected)}`;
-    case 'too_small':
-      return issue.inclusive === false ? `must be above ${issue.minimum}` : `must be at least ${issue.minimum}`;
-    case 'too_big':
-      return `must be at most ${issue.maximum}`;
-    case 'invalid_value':
-      return `must be one of ${issue.values.join(', ')}`;
-    default:
-      return issue.message;
-  }
+  return { ok: false, errors: fieldErrorsOf(result.error) };
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
 import { ROASTS, TIMER_STARTS } from '../brew/types';
 
 /** What a barista can turn. Pressure is a lever of the hand; it is named in orders but not computed as a setting. */
@@ -41,3 +42,20 @@ export const methodSchema = z.object({
     .default({ balance: 0.6, body: 0.9 }),
 });
 export type Method = z.infer<typeof methodSchema>;
+
+/** What is wrong with a would-be method, field by field; empty when nothing is. */
+export function methodErrors(value: unknown): FieldError[] {
+  const result = methodSchema.safeParse(value);
+  if (!result.success) return fieldErrorsOf(result.error);
+  const errors: FieldError[] = [];
+  const { locks, balanceOrder, bodyOrder } = result.data;
+  for (const path of ['balanceOrder', 'bodyOrder'] as const) {
+    const order = path === 'balanceOrder' ? balanceOrder : bodyOrder;
+    if (new Set(order).size < order.length) errors.push({ path, message: 'must not name a lever twice' });
+    // Dose may be locked and still be the way out for body at a grinder's end: that is how some schools mean it.
+    const locked = order.find((lever) => lever !== 'dose' && locks.includes(lever));
+    if (locked) errors.push({ path, message: `must not use ${locked}: it is locked` });
+  }
+  if (balanceOrder.length === 0) errors.push({ path: 'balanceOrder', message: 'must name at least one lever' });
+  return errors;
+}

@@ -1,3 +1,4 @@
+export { OPENING_STEPS, type OpeningStep } from './steps';
 export { usualWarmUpMinutes, warmUpAt, type WarmUp } from './warmUp';
 export { openingOrder, type OpeningTurn, type StationToOpen } from './order';
 export { forecastMorning, type ForecastPart, type MorningForecast, type MorningInput, type Weather } from './forecast';

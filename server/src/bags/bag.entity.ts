@@ -1,3 +1,4 @@
+import type { FrozenSpell } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 
@@ -17,6 +18,17 @@ export class Bag extends Owned {
 
   @Column(DataType.INTEGER)
   declare priceCents: number | null;
+
+  /** Stretches in the freezer, in order. */
+  @Column({ type: DataType.JSONB, defaultValue: [] })
+  declare frozen: FrozenSpell[];
+
+  /** What was left when somebody last put it on the scale: counting goes on from there. */
+  @Column(DataType.DOUBLE)
+  declare weighedGrams: number | null;
+
+  @Column(DataType.DATE)
+  declare weighedAt: Date | null;
 
   @Column(DataType.DATE)
   declare finishedAt: Date | null;

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import type { FieldError } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
 import { Store } from '../common/store';
@@ -21,12 +22,39 @@ export class BagsService extends Store<Bag, BagDto> {
   protected override async check(_shopId: string, dto: BagDto): Promise<void> {
     // A day may already have begun elsewhere on earth.
     const tomorrow = new Date(Date.now() + 24 * 3600 * 1000).toISOString().slice(0, 10);
-    const errors = (['roastedOn', 'openedOn'] as const)
+    const errors: FieldError[] = (['roastedOn', 'openedOn'] as const)
       .filter((path) => dto[path] != null && dto[path] > tomorrow)
       .map((path) => ({ path, message: 'lies in the future: check the day' }));
     if (dto.roastedOn && dto.openedOn && dto.openedOn < dto.roastedOn) {
       errors.push({ path: 'openedOn', message: 'must not be before roastedOn' });
     }
-    if (errors.length > 0) throw new Problem('invalid', 'The days of this bag cannot be right.', errors);
+    errors.push(...frozenErrors(dto, tomorrow));
+    if ((dto.weighedGrams == null) !== (dto.weighedAt == null)) {
+      const path = dto.weighedGrams == null ? 'weighedGrams' : 'weighedAt';
+      errors.push({ path, message: 'is missing: weight and time of a weighing belong together' });
+    }
+    if (dto.weighedGrams != null && dto.weighedGrams > dto.weightGrams) {
+      errors.push({ path: 'weighedGrams', message: 'must not be above weightGrams' });
+    }
+    if (errors.length > 0) throw new Problem('invalid', 'This bag cannot be right.', errors);
   }
+}
+
+/** Each spell begins after roasting and after the one before has ended, and only the last may still go on. */
+function frozenErrors(dto: BagDto, tomorrow: string): FieldError[] {
+  const spells = dto.frozen ?? [];
+  return spells.flatMap(({ from, to }, i) => {
+    const path = `frozen[${i}]`;
+    const before = spells[i - 1];
+    const errors: FieldError[] = [];
+    if (from > tomorrow) errors.push({ path: `${path}.from`, message: 'lies in the future: check the day' });
+    if (dto.roastedOn && from < dto.roastedOn) {
+      errors.push({ path: `${path}.from`, message: 'must not be before roastedOn' });
+    }
+    if (before && (before.to == null || from < before.to)) {
+      errors.push({ path: `${path}.from`, message: 'must not be before the spell before it has ended' });
+    }
+    if (to && to < from) errors.push({ path: `${path}.to`, message: 'must not be before from' });
+    return errors;
+  });
 }

@@ -1,5 +1,5 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { InstantField, NotBelow, NumberField, TextField } from '../common/fields';
+import { ChoiceField, InstantField, NotBelow, NumberField, TextField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 
 export class BasketDto extends RevisionDto {
@@ -15,6 +15,12 @@ export class BasketDto extends RevisionDto {
   @NotBelow('minGrams')
   @NumberField({ min: 4, max: 40 })
   maxGrams!: number;
+
+  @NumberField({ min: 30, max: 80, optional: true, description: 'Inside, at the top, mm' })
+  diameterMm?: number | null;
+
+  @ChoiceField({ of: ['straight', 'tapered'], name: 'BasketShape', optional: true })
+  shape?: 'straight' | 'tapered' | null;
 
   @InstantField({ optional: true })
   retiredAt?: string | null;

@@ -15,6 +15,12 @@ export class Basket extends Owned {
   @Column(DataType.DOUBLE)
   declare maxGrams: number;
 
+  @Column({ type: DataType.DOUBLE, defaultValue: 58 })
+  declare diameterMm: number;
+
+  @Column({ type: DataType.TEXT, defaultValue: 'straight' })
+  declare shape: 'straight' | 'tapered';
+
   @Column(DataType.DATE)
   declare retiredAt: Date | null;
 }

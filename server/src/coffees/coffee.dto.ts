@@ -1,7 +1,10 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { ROASTS, type Roast } from '@olvet/core';
-import { ChoiceField, InstantField, NumberField, TextField } from '../common/fields';
+import { BODY_GOALS, DRUNK_AS, FLAVOUR_GOALS, ROASTS, type DrunkAs, type Roast } from '@olvet/core';
+import { BooleanField, ChoiceField, InstantField, NumberField, TextField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
+
+const FLAVOUR_IDS = FLAVOUR_GOALS.map(({ id }) => id);
+const BODY_IDS = BODY_GOALS.map(({ id }) => id);
 
 export class CoffeeDto extends RevisionDto {
   @TextField({ min: 1, max: 80 })
@@ -24,6 +27,27 @@ export class CoffeeDto extends RevisionDto {
 
   @TextField({ max: 2000, optional: true, description: 'What the roaster says it tastes like' })
   notes?: string | null;
+
+  @NumberField({
+    min: 0,
+    max: 100,
+    integer: true,
+    optional: true,
+    description: 'Share of arabica, %; the rest is robusta',
+  })
+  arabicaPercent?: number | null;
+
+  @ChoiceField({ of: FLAVOUR_IDS, name: 'FlavourGoal', optional: true, description: 'What it should taste of' })
+  flavourGoal?: string | null;
+
+  @ChoiceField({ of: BODY_IDS, name: 'BodyGoal', optional: true })
+  bodyGoal?: string | null;
+
+  @ChoiceField({ of: DRUNK_AS, name: 'DrunkAs', optional: true })
+  drunkAs?: DrunkAs | null;
+
+  @BooleanField({ optional: true })
+  decaf?: boolean | null;
 
   @InstantField({ optional: true })
   retiredAt?: string | null;

@@ -1,4 +1,4 @@
-import type { LearnedCoffee, Roast } from '@olvet/core';
+import type { DrunkAs, LearnedCoffee, Roast } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 
@@ -24,6 +24,21 @@ export class Coffee extends Owned {
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare notes: string;
+
+  @Column(DataType.INTEGER)
+  declare arabicaPercent: number | null;
+
+  @Column(DataType.TEXT)
+  declare flavourGoal: string | null;
+
+  @Column(DataType.TEXT)
+  declare bodyGoal: string | null;
+
+  @Column({ type: DataType.TEXT, defaultValue: 'black' })
+  declare drunkAs: DrunkAs;
+
+  @Column({ type: DataType.BOOLEAN, defaultValue: false })
+  declare decaf: boolean;
 
   /** How it was found to taste; written by the server alone. */
   @Column(DataType.JSONB)

@@ -1,7 +1,9 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional, type ApiPropertyOptions } from '@nestjs/swagger';
+import { METHOD_IDS } from '@olvet/core';
 import { Type } from 'class-transformer';
 import {
+  ArrayMaxSize,
   IsArray,
   IsBoolean,
   IsIn,
@@ -43,6 +45,21 @@ export function NumberField(field: Common & { min: number; max: number; integer?
     : IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'must be a number' });
   const api = { type: integer ? 'integer' : 'number', minimum: min, maximum: max } as ApiPropertyOptions;
   return documented(field, api, kind, Min(min, range), Max(max, range));
+}
+
+/** A list of finite numbers, each inside the range. */
+export function NumberListField(field: Common & { min: number; max: number; maxItems: number }): PropertyDecorator {
+  const { min, max, maxItems } = field;
+  const range = { each: true, message: `must hold numbers between ${min} and ${max}` };
+  return documented(
+    field,
+    { type: [Number] } as ApiPropertyOptions,
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(maxItems, { message: `must have at most ${maxItems} entries` }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, range),
+    Min(min, range),
+    Max(max, range),
+  );
 }
 
 /** Text without control characters. */
@@ -97,10 +114,25 @@ export function DayField(field: Common = {}): PropertyDecorator {
   );
 }
 
+/** A method that ships, by its name, or one of the shop's own, by its id. */
+export function MethodIdField(): PropertyDecorator {
+  const uuid = '[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}';
+  return documented(
+    { description: `One of ${METHOD_IDS.join(', ')}, or the id of one of your own` },
+    { type: String },
+    IsString({ message: 'must be text' }),
+    Matches(new RegExp(`^(${METHOD_IDS.join('|')}|${uuid})$`, 'i'), {
+      message: `must be one of ${METHOD_IDS.join(', ')}, or the id of one of your own`,
+    }),
+  );
+}
+
 /** A nested object, validated with its own rules. */
 export function PartField<T>(type: () => new () => T, field: Common & { many?: boolean; maxItems?: number } = {}) {
   const rules = [ValidateNested({ each: field.many, message: 'must be an object' }), IsPart(field.many), Type(type)];
   if (field.many) rules.push(IsArray({ message: 'must be a list' }));
+  if (field.maxItems)
+    rules.push(ArrayMaxSize(field.maxItems, { message: `must have at most ${field.maxItems} entries` }));
   return documented(field, { type: field.many ? [type()] : type() } as ApiPropertyOptions, ...rules);
 }
 
@@ -152,4 +184,17 @@ export function StepWithinScale(): PropertyDecorator {
         defaultMessage: () => 'must not be larger than the whole scale',
       },
     });
+}
+
+/** A list of words, each from the choice and none twice. */
+export function ChoiceListField<T extends string>(
+  field: Common & { of: readonly T[]; name: string },
+): PropertyDecorator {
+  return documented(
+    field,
+    { enum: [...field.of], enumName: field.name, isArray: true } as ApiPropertyOptions,
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(field.of.length, { message: `must have at most ${field.of.length} entries` }),
+    IsIn([...field.of], { each: true, message: `must hold only ${field.of.join(', ')}` }),
+  );
 }

@@ -1,5 +1,4 @@
-import { METHOD_IDS } from '@olvet/core';
-import { ChoiceField, IdField, PartField } from './fields';
+import { IdField, MethodIdField, PartField } from './fields';
 import { RevisionDto } from './rows';
 import { TargetDto } from './target.dto';
 
@@ -17,7 +16,7 @@ export class GearDto extends RevisionDto {
   @IdField()
   coffeeId!: string;
 
-  @ChoiceField({ of: METHOD_IDS, name: 'MethodId' })
+  @MethodIdField()
   methodId!: string;
 
   @PartField(() => TargetDto)

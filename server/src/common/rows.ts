@@ -37,6 +37,12 @@ export class ListQuery {
 
   @IdField({ optional: true })
   runId?: string;
+
+  @IdField({ optional: true })
+  grinderId?: string;
+
+  @IdField({ optional: true })
+  basketId?: string;
 }
 
 export interface Page<T> {

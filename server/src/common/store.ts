@@ -16,7 +16,7 @@ export interface StoreOptions {
   what: string;
   order: Order;
   /** Query filters this list understands. */
-  filters?: readonly ('coffeeId' | 'stationId' | 'runId')[];
+  filters?: readonly ('coffeeId' | 'stationId' | 'runId' | 'grinderId' | 'basketId')[];
 }
 
 /**

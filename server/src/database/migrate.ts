@@ -2,6 +2,7 @@ import type { Sequelize } from 'sequelize-typescript';
 import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from '../../migrations/0001-first';
 import * as lessons from '../../migrations/0002-lessons';
+import * as preparation from '../../migrations/0003-preparation';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -13,7 +14,11 @@ export interface Migration {
 }
 
 /** In order. A new migration is one new file and a line here. */
-const MIGRATIONS: Record<string, Migration> = { '0001-first': first, '0002-lessons': lessons };
+const MIGRATIONS: Record<string, Migration> = {
+  '0001-first': first,
+  '0002-lessons': lessons,
+  '0003-preparation': preparation,
+};
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */
 const LOCK_KEY = 47905;

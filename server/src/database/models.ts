@@ -3,6 +3,11 @@ import { Basket } from '../baskets/basket.entity';
 import { Card, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Grinder } from '../grinders/grinder.entity';
+import { BarScale } from '../scales/barScale.entity';
+import { DoseWeighing } from '../weighings/doseWeighing.entity';
+import { FoundDose } from '../doses/foundDose.entity';
+import { OwnMethod } from '../methods/ownMethod.entity';
+import { Opening } from '../openings/opening.entity';
 import { PersonPalate } from '../lessons/palate.entity';
 import { Machine } from '../machines/machine.entity';
 import { Run } from '../runs/run.entity';
@@ -27,4 +32,9 @@ export const MODELS = [
   Card,
   CardVersion,
   PersonPalate,
+  BarScale,
+  DoseWeighing,
+  FoundDose,
+  OwnMethod,
+  Opening,
 ];

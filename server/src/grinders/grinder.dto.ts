@@ -26,6 +26,18 @@ export class GrinderDto extends RevisionDto {
   @NumberField({ min: 0, max: 100, description: 'Old grounds to throw out after a change, g' })
   purgeGrams!: number;
 
+  @ChoiceField({ of: ['numbered', 'marked'], name: 'Collar', optional: true, description: 'Numbers, or plain marks' })
+  collar?: 'numbered' | 'marked' | null;
+
+  @NumberField({ min: 0, max: 100, optional: true, description: 'What stays in the chute, g' })
+  retentionGrams?: number | null;
+
+  @NumberField({ min: 0, max: 1000000, optional: true, description: 'Ground with these burrs before Olvet, kg' })
+  groundKg?: number | null;
+
+  @NumberField({ min: 1, max: 1000000, optional: true, description: 'What the maker says the burrs last, kg' })
+  burrLifeKg?: number | null;
+
   @InstantField({ optional: true })
   retiredAt?: string | null;
 }

@@ -25,6 +25,19 @@ export class Grinder extends Owned {
   @Column(DataType.DOUBLE)
   declare purgeGrams: number;
 
+  @Column({ type: DataType.TEXT, defaultValue: 'numbered' })
+  declare collar: 'numbered' | 'marked';
+
+  @Column(DataType.DOUBLE)
+  declare retentionGrams: number | null;
+
+  /** Ground with these burrs before Olvet counted, kg. */
+  @Column({ type: DataType.DOUBLE, defaultValue: 0 })
+  declare groundKg: number;
+
+  @Column(DataType.DOUBLE)
+  declare burrLifeKg: number | null;
+
   /** What past runs taught of this grinder; written by the server alone. */
   @Column(DataType.JSONB)
   declare learnedSlope: LearnedSlope | null;

@@ -9,4 +9,8 @@ export class GrindersService extends Store<Grinder, GrinderDto> {
   constructor(sequelize: Sequelize) {
     super(sequelize, Grinder, { what: 'grinder', order: [['name', 'ASC']] });
   }
+
+  protected override serverOwned(): readonly string[] {
+    return ['learnedSlope'];
+  }
 }

@@ -9,4 +9,8 @@ export class MachinesService extends Store<Machine, MachineDto> {
   constructor(sequelize: Sequelize) {
     super(sequelize, Machine, { what: 'machine', order: [['name', 'ASC']] });
   }
+
+  protected override serverOwned(): readonly string[] {
+    return ['temperatureOffset', 'firstDrip'];
+  }
 }

@@ -1,14 +1,18 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { HAND_CHECKS, type HandCheck, type Method } from '@olvet/core';
 import { BasketView } from '../baskets/basket.dto';
 import { CoffeeView } from '../coffees/coffee.dto';
 import { ChoiceField, IdField, InstantField, NumberField, TextField } from '../common/fields';
 import { GearDto } from '../common/gear.dto';
 import { RowView } from '../common/rows';
+import { FoundDoseView } from '../doses/foundDose.dto';
 import { GrinderView } from '../grinders/grinder.dto';
 import { PalateView } from '../lessons/palate.dto';
+import { METHOD_SCHEMA } from '../methods/method.field';
 import { MachineView } from '../machines/machine.dto';
 import { SheetShotView } from '../shots/shot.dto';
 import { StationView } from '../stations/station.dto';
+import { TimedDoseView } from '../weighings/timedDose.view';
 import { RUN_STATUSES, type RunStatus } from './run.entity';
 
 export class RunDto extends GearDto {
@@ -20,6 +24,15 @@ export class RunDto extends GearDto {
 
   @NumberField({ min: -1000, max: 10000, optional: true })
   startGrind?: number | null;
+
+  @ChoiceField({ of: HAND_CHECKS, name: 'HandCheck', optional: true, description: 'What a pinch between fingers said' })
+  handCheck?: HandCheck | null;
+
+  @NumberField({ min: 1, max: 100, integer: true, optional: true, description: 'Shots this dial-in may take' })
+  budgetShots?: number | null;
+
+  @NumberField({ min: 1, max: 10000, optional: true, description: 'Coffee this dial-in may take, purges included, g' })
+  budgetGrams?: number | null;
 
   @ChoiceField({ of: RUN_STATUSES, name: 'RunStatus' })
   status!: RunStatus;
@@ -70,6 +83,12 @@ export class SheetView {
   ageDays!: number | null;
   @ApiProperty({ type: Number, nullable: true, description: 'What a gram of the open bag costs, cents' })
   centsPerGram!: number | null;
+  @ApiProperty({ ...METHOD_SCHEMA, nullable: true, description: 'Where it is one of your own' })
+  method!: Method | null;
+  @ApiProperty({ type: TimedDoseView, nullable: true, description: 'Where the grinder is timed and was weighed' })
+  timedDose!: TimedDoseView | null;
+  @ApiProperty({ type: FoundDoseView, nullable: true }) foundDose!: FoundDoseView | null;
+  @ApiProperty({ description: 'false where doses are struck level and yields read in a glass' }) hasScale!: boolean;
   @ApiProperty({ type: [PalateView], description: 'Of those who tasted' }) palates!: PalateView[];
   @ApiProperty({ type: [SheetShotView], description: 'Oldest first; discarded ones left out' })
   shots!: SheetShotView[];

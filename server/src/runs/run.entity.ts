@@ -1,4 +1,4 @@
-import type { Lesson } from '@olvet/core';
+import type { HandCheck, Lesson } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import type { TargetDto } from '../common/target.dto';
 import { Owned } from '../database/owned.model';
@@ -35,6 +35,15 @@ export class Run extends Owned {
 
   @Column(DataType.DOUBLE)
   declare startGrind: number | null;
+
+  @Column(DataType.TEXT)
+  declare handCheck: HandCheck | null;
+
+  @Column(DataType.INTEGER)
+  declare budgetShots: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare budgetGrams: number | null;
 
   @Column({ type: DataType.TEXT, defaultValue: 'open' })
   declare status: RunStatus;

@@ -1,5 +1,12 @@
 import { Injectable } from '@nestjs/common';
-import { buildAdviceRequest, lessonOf, parseAdviceRequest } from '@olvet/core';
+import {
+  buildAdviceRequest,
+  fitTimedDose,
+  lessonOf,
+  parseAdviceRequest,
+  type Method,
+  type TimedDoseModel,
+} from '@olvet/core';
 import dayjs from 'dayjs';
 import { Op, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -7,14 +14,17 @@ import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Store } from '../common/store';
+import { FoundDose } from '../doses/foundDose.entity';
 import { Grinder } from '../grinders/grinder.entity';
 import { keepLesson, learnPalates } from '../lessons/lessons';
 import type { PalateView } from '../lessons/palate.dto';
 import { PalatesService } from '../lessons/palates.service';
+import { checkMethod, ownMethod } from '../methods/ownMethods.service';
 import { Machine } from '../machines/machine.entity';
 import { Shot } from '../shots/shot.entity';
 import { Station } from '../stations/station.entity';
 import { Tasting } from '../tastings/tasting.entity';
+import { timedGrinderOf, timedWeighings } from '../weighings/timedDoses';
 import type { RunDto } from './run.dto';
 import { Run } from './run.entity';
 
@@ -28,6 +38,10 @@ export interface Sheet {
   ageDays: number | null;
   centsPerGram: number | null;
   palates: PalateView[];
+  method: Method | null;
+  timedDose: TimedDoseModel | null;
+  foundDose: FoundDose | null;
+  hasScale: boolean;
   shots: (Shot & { tastings: Tasting[] })[];
 }
 
@@ -47,13 +61,16 @@ export class RunsService extends Store<Run, RunDto> {
   async sheet(shopId: string, id: string): Promise<Sheet> {
     const run = await this.get(shopId, id);
     const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const });
-    const [station, grinder, machine, basket, coffee, bag, shots] = await Promise.all([
+    const [station, grinder, machine, basket, coffee, bag, method, foundDose, weighings, shots] = await Promise.all([
       Station.findOne(own(run.stationId)),
       Grinder.findOne(own(run.grinderId)),
       Machine.findOne(own(run.machineId)),
       Basket.findOne(own(run.basketId)),
       Coffee.findOne(own(run.coffeeId)),
       openBag(shopId, run),
+      ownMethod(shopId, run.methodId),
+      foundDoseOf(shopId, run),
+      timedWeighings(this.sequelize, shopId, run.grinderId, run.startedAt),
       Shot.findAll({
         where: { shopId, runId: id, discardedAt: null },
         order: [
@@ -75,6 +92,10 @@ export class RunsService extends Store<Run, RunDto> {
       basket,
       coffee,
       ageDays: bag?.roastedOn ? Math.max(0, dayjs(run.startedAt).diff(dayjs(bag.roastedOn), 'day')) : null,
+      method,
+      timedDose: grinder.dosing === 'timed' ? fitTimedDose(timedGrinderOf(grinder), weighings) : null,
+      foundDose,
+      hasScale: station.weighs,
       palates: await this.palates.list(shopId, people),
       centsPerGram: bag?.priceCents == null ? null : bag.priceCents / bag.weightGrams,
       shots: shots.map((shot) => ({
@@ -108,6 +129,10 @@ export class RunsService extends Store<Run, RunDto> {
     return ['lesson'];
   }
 
+  protected override check(shopId: string, dto: RunDto, _row: unknown, transaction: Transaction): Promise<void> {
+    return checkMethod(shopId, dto.methodId, transaction);
+  }
+
   protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
     if (row.status === 'open' && dto.status === 'given-up') await this.learn(row.shopId, row.id, transaction);
   }
@@ -123,4 +148,9 @@ function openBag(shopId: string, run: Run): Promise<Bag | null> {
     },
     order: [['roastedOn', 'DESC NULLS LAST']],
   });
+}
+
+/** The newest dose somebody found for this basket and coffee. */
+function foundDoseOf(shopId: string, { basketId, coffeeId }: Run): Promise<FoundDose | null> {
+  return FoundDose.findOne({ where: { shopId, basketId, coffeeId }, order: [['foundAt', 'DESC']] });
 }

@@ -46,6 +46,9 @@ class SettingsDto extends RevisionDto {
 export class PlannedDto extends OmitType(SettingsDto, ['revision']) {}
 
 export class ShotFieldsDto extends SettingsDto {
+  @NumberField({ min: 0.1, max: 120, optional: true, description: 'How long a timed grinder ran' })
+  grindSeconds?: number | null;
+
   @IdField({ optional: true, description: 'null for a shot pulled outside a dial-in' })
   runId?: string | null;
 

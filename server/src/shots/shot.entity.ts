@@ -28,6 +28,10 @@ export class Shot extends Owned {
   @Column(DataType.DOUBLE)
   declare doseGrams: number | null;
 
+  /** How long a timed grinder ran for it. */
+  @Column(DataType.DOUBLE)
+  declare grindSeconds: number | null;
+
   @Column(DataType.DOUBLE)
   declare yieldGrams: number | null;
 

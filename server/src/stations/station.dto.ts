@@ -1,5 +1,5 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { InstantField, NumberField, TextField } from '../common/fields';
+import { BooleanField, IdField, InstantField, NumberField, TextField } from '../common/fields';
 import { GearDto } from '../common/gear.dto';
 import { RowView } from '../common/rows';
 
@@ -12,6 +12,12 @@ export class StationDto extends GearDto {
 
   @NumberField({ min: -1000, max: 10000, optional: true, description: 'Where the grinder stands now' })
   grind?: number | null;
+
+  @IdField({ optional: true })
+  scaleId?: string | null;
+
+  @BooleanField({ optional: true, description: 'false where doses are struck level and yields read in a glass' })
+  weighs?: boolean | null;
 
   @InstantField({ optional: true })
   retiredAt?: string | null;

@@ -32,6 +32,12 @@ export class Station extends Owned {
   @Column(DataType.DOUBLE)
   declare grind: number | null;
 
+  @Column(DataType.UUID)
+  declare scaleId: string | null;
+
+  @Column({ type: DataType.BOOLEAN, defaultValue: true })
+  declare weighs: boolean;
+
   @Column(DataType.DATE)
   declare retiredAt: Date | null;
 }

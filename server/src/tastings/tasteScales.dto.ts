@@ -17,4 +17,12 @@ export class TasteScalesDto extends RevisionDto {
 
   @NumberField({ min: 0, max: 10, optional: true })
   overall?: number | null;
+
+  @NumberField({
+    min: 0,
+    max: 1,
+    optional: true,
+    description: 'How much of the cup was swallowed: 1 drunk, 0 spat out',
+  })
+  share?: number | null;
 }

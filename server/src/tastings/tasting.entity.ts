@@ -25,6 +25,10 @@ export class Tasting extends Owned {
   @Column(DataType.DOUBLE)
   declare overall: number | null;
 
+  /** How much of the cup was swallowed; a sip where nobody said. */
+  @Column(DataType.DOUBLE)
+  declare share: number | null;
+
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare words: string;
 }

@@ -15,6 +15,13 @@ export const addTagTypes = [
   "Cards",
   "Board",
   "Setup",
+  "BarScales",
+  "DoseWeighings",
+  "FoundDoses",
+  "OwnMethods",
+  "Openings",
+  "Shelf",
+  "Calendar",
   "Advice",
   "Health",
 ] as const;
@@ -45,6 +52,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Grinders"],
@@ -70,6 +79,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Machines"],
@@ -95,6 +106,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Baskets"],
@@ -120,6 +133,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Coffees"],
@@ -145,6 +160,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Bags"],
@@ -170,6 +187,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Stations"],
@@ -199,6 +218,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Runs"],
@@ -258,6 +279,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Shots"],
@@ -283,6 +306,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Tastings"],
@@ -308,6 +333,8 @@ const injectedRtkApi = api
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
           },
         }),
         providesTags: ["Cards"],
@@ -338,6 +365,187 @@ const injectedRtkApi = api
           invalidatesTags: ["Setup"],
         },
       ),
+      listBarScales: build.query<ListBarScalesApiResponse, ListBarScalesApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/scales`,
+            params: {
+              page: queryArg.page,
+              pageSize: queryArg.pageSize,
+              coffeeId: queryArg.coffeeId,
+              stationId: queryArg.stationId,
+              runId: queryArg.runId,
+              grinderId: queryArg.grinderId,
+              basketId: queryArg.basketId,
+            },
+          }),
+          providesTags: ["BarScales"],
+        },
+      ),
+      getBarScale: build.query<GetBarScaleApiResponse, GetBarScaleApiArg>({
+        query: (queryArg) => ({ url: `/api/scales/${queryArg.id}` }),
+        providesTags: ["BarScales"],
+      }),
+      putBarScale: build.mutation<PutBarScaleApiResponse, PutBarScaleApiArg>({
+        query: (queryArg) => ({
+          url: `/api/scales/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.barScaleDto,
+        }),
+        invalidatesTags: ["BarScales"],
+      }),
+      getTimedDose: build.query<GetTimedDoseApiResponse, GetTimedDoseApiArg>({
+        query: (queryArg) => ({
+          url: `/api/weighings/of/${queryArg.grinderId}`,
+        }),
+        providesTags: ["DoseWeighings"],
+      }),
+      listDoseWeighings: build.query<
+        ListDoseWeighingsApiResponse,
+        ListDoseWeighingsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/weighings`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["DoseWeighings"],
+      }),
+      getDoseWeighing: build.query<
+        GetDoseWeighingApiResponse,
+        GetDoseWeighingApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/weighings/${queryArg.id}` }),
+        providesTags: ["DoseWeighings"],
+      }),
+      putDoseWeighing: build.mutation<
+        PutDoseWeighingApiResponse,
+        PutDoseWeighingApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/weighings/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.doseWeighingDto,
+        }),
+        invalidatesTags: ["DoseWeighings"],
+      }),
+      listFoundDoses: build.query<
+        ListFoundDosesApiResponse,
+        ListFoundDosesApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/doses`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["FoundDoses"],
+      }),
+      getFoundDose: build.query<GetFoundDoseApiResponse, GetFoundDoseApiArg>({
+        query: (queryArg) => ({ url: `/api/doses/${queryArg.id}` }),
+        providesTags: ["FoundDoses"],
+      }),
+      putFoundDose: build.mutation<PutFoundDoseApiResponse, PutFoundDoseApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/doses/${queryArg.id}`,
+            method: "PUT",
+            body: queryArg.foundDoseDto,
+          }),
+          invalidatesTags: ["FoundDoses"],
+        },
+      ),
+      listOwnMethods: build.query<
+        ListOwnMethodsApiResponse,
+        ListOwnMethodsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/methods`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["OwnMethods"],
+      }),
+      getOwnMethod: build.query<GetOwnMethodApiResponse, GetOwnMethodApiArg>({
+        query: (queryArg) => ({ url: `/api/methods/${queryArg.id}` }),
+        providesTags: ["OwnMethods"],
+      }),
+      putOwnMethod: build.mutation<PutOwnMethodApiResponse, PutOwnMethodApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/methods/${queryArg.id}`,
+            method: "PUT",
+            body: queryArg.ownMethodDto,
+          }),
+          invalidatesTags: ["OwnMethods"],
+        },
+      ),
+      listOpenings: build.query<ListOpeningsApiResponse, ListOpeningsApiArg>({
+        query: (queryArg) => ({
+          url: `/api/openings`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Openings"],
+      }),
+      getOpening: build.query<GetOpeningApiResponse, GetOpeningApiArg>({
+        query: (queryArg) => ({ url: `/api/openings/${queryArg.id}` }),
+        providesTags: ["Openings"],
+      }),
+      putOpening: build.mutation<PutOpeningApiResponse, PutOpeningApiArg>({
+        query: (queryArg) => ({
+          url: `/api/openings/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.openingDto,
+        }),
+        invalidatesTags: ["Openings"],
+      }),
+      getStock: build.query<GetStockApiResponse, GetStockApiArg>({
+        query: () => ({ url: `/api/stock` }),
+        providesTags: ["Shelf"],
+      }),
+      getWear: build.query<GetWearApiResponse, GetWearApiArg>({
+        query: () => ({ url: `/api/wear` }),
+        providesTags: ["Shelf"],
+      }),
+      getTastedToday: build.query<
+        GetTastedTodayApiResponse,
+        GetTastedTodayApiArg
+      >({
+        query: () => ({ url: `/api/tasted-today` }),
+        providesTags: ["Shelf"],
+      }),
+      getCalendar: build.query<GetCalendarApiResponse, GetCalendarApiArg>({
+        query: () => ({ url: `/api/calendar.ics` }),
+        providesTags: ["Calendar"],
+      }),
       askAdvice: build.mutation<AskAdviceApiResponse, AskAdviceApiArg>({
         query: (queryArg) => ({
           url: `/api/advice`,
@@ -367,6 +575,8 @@ export type ListGrindersApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetGrinderApiResponse = /** status 200  */ GrinderView;
 export type GetGrinderApiArg = {
@@ -384,6 +594,8 @@ export type ListMachinesApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetMachineApiResponse = /** status 200  */ MachineView;
 export type GetMachineApiArg = {
@@ -401,6 +613,8 @@ export type ListBasketsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetBasketApiResponse = /** status 200  */ BasketView;
 export type GetBasketApiArg = {
@@ -418,6 +632,8 @@ export type ListCoffeesApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetCoffeeApiResponse = /** status 200  */ CoffeeView;
 export type GetCoffeeApiArg = {
@@ -435,6 +651,8 @@ export type ListBagsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetBagApiResponse = /** status 200  */ BagView;
 export type GetBagApiArg = {
@@ -452,6 +670,8 @@ export type ListStationsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetStationApiResponse = /** status 200  */ StationView;
 export type GetStationApiArg = {
@@ -473,6 +693,8 @@ export type ListRunsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetRunApiResponse = /** status 200  */ RunView;
 export type GetRunApiArg = {
@@ -510,6 +732,8 @@ export type ListShotsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetShotApiResponse = /** status 200  */ ShotView;
 export type GetShotApiArg = {
@@ -527,6 +751,8 @@ export type ListTastingsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetTastingApiResponse = /** status 200  */ TastingView;
 export type GetTastingApiArg = {
@@ -544,6 +770,8 @@ export type ListCardsApiArg = {
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type GetCardApiResponse = /** status 200  */ CardDetailView;
 export type GetCardApiArg = {
@@ -561,6 +789,113 @@ export type SetUpStationApiArg = {
   stationId: string;
   setupDto: SetupDto;
 };
+export type ListBarScalesApiResponse = /** status 200  */ BarScalePage;
+export type ListBarScalesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetBarScaleApiResponse = /** status 200  */ BarScaleView;
+export type GetBarScaleApiArg = {
+  id: string;
+};
+export type PutBarScaleApiResponse = /** status 200  */ BarScaleView;
+export type PutBarScaleApiArg = {
+  id: string;
+  barScaleDto: BarScaleDto;
+};
+export type GetTimedDoseApiResponse = /** status 200  */ TimedDoseDeskView;
+export type GetTimedDoseApiArg = {
+  grinderId: string;
+};
+export type ListDoseWeighingsApiResponse = /** status 200  */ DoseWeighingPage;
+export type ListDoseWeighingsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetDoseWeighingApiResponse = /** status 200  */ DoseWeighingView;
+export type GetDoseWeighingApiArg = {
+  id: string;
+};
+export type PutDoseWeighingApiResponse = /** status 200  */ DoseWeighingView;
+export type PutDoseWeighingApiArg = {
+  id: string;
+  doseWeighingDto: DoseWeighingDto;
+};
+export type ListFoundDosesApiResponse = /** status 200  */ FoundDosePage;
+export type ListFoundDosesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetFoundDoseApiResponse = /** status 200  */ FoundDoseView;
+export type GetFoundDoseApiArg = {
+  id: string;
+};
+export type PutFoundDoseApiResponse = /** status 200  */ FoundDoseView;
+export type PutFoundDoseApiArg = {
+  id: string;
+  foundDoseDto: FoundDoseDto;
+};
+export type ListOwnMethodsApiResponse = /** status 200  */ OwnMethodPage;
+export type ListOwnMethodsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetOwnMethodApiResponse = /** status 200  */ OwnMethodView;
+export type GetOwnMethodApiArg = {
+  id: string;
+};
+export type PutOwnMethodApiResponse = /** status 200  */ OwnMethodView;
+export type PutOwnMethodApiArg = {
+  id: string;
+  ownMethodDto: OwnMethodDto;
+};
+export type ListOpeningsApiResponse = /** status 200  */ OpeningPage;
+export type ListOpeningsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetOpeningApiResponse = /** status 200  */ OpeningView;
+export type GetOpeningApiArg = {
+  id: string;
+};
+export type PutOpeningApiResponse = /** status 200  */ OpeningView;
+export type PutOpeningApiArg = {
+  id: string;
+  openingDto: OpeningDto;
+};
+export type GetStockApiResponse = /** status 200  */ StockView;
+export type GetStockApiArg = void;
+export type GetWearApiResponse = /** status 200  */ WearView[];
+export type GetWearApiArg = void;
+export type GetTastedTodayApiResponse = /** status 200  */ TastedTodayView[];
+export type GetTastedTodayApiArg = void;
+export type GetCalendarApiResponse = unknown;
+export type GetCalendarApiArg = void;
 export type AskAdviceApiResponse = /** status 200  */ {
   [key: string]: any;
 };
@@ -594,6 +929,7 @@ export type ShopDto = {
 };
 export type FinerWay = "lower" | "higher";
 export type Dosing = "timed" | "weighed";
+export type Collar = "numbered" | "marked";
 export type LearnedSlopeView = {
   /** Change of ln(seconds per gram) for one unit finer */
   mean: number;
@@ -614,6 +950,14 @@ export type GrinderView = {
   dosing: Dosing;
   /** Old grounds to throw out after a change, g */
   purgeGrams: number;
+  /** Numbers, or plain marks */
+  collar?: Collar | null;
+  /** What stays in the chute, g */
+  retentionGrams?: number | null;
+  /** Ground with these burrs before Olvet, kg */
+  groundKg?: number | null;
+  /** What the maker says the burrs last, kg */
+  burrLifeKg?: number | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
@@ -640,6 +984,14 @@ export type GrinderDto = {
   dosing: Dosing;
   /** Old grounds to throw out after a change, g */
   purgeGrams: number;
+  /** Numbers, or plain marks */
+  collar?: Collar | null;
+  /** What stays in the chute, g */
+  retentionGrams?: number | null;
+  /** Ground with these burrs before Olvet, kg */
+  groundKg?: number | null;
+  /** What the maker says the burrs last, kg */
+  burrLifeKg?: number | null;
   retiredAt?: string | null;
 };
 export type TemperatureScaleDto = {
@@ -647,16 +999,47 @@ export type TemperatureScaleDto = {
   max: number;
   step: number;
 };
+export type PreBrew = "none" | "pre-infusion" | "valve" | "lever";
+export type TemperatureReadingDto = {
+  /** What the display said, °C */
+  shownC: number;
+  /** What the thermometer said, °C */
+  measuredC: number;
+};
+export type ValveReadingDto = {
+  /** Turns clockwise from the first reading */
+  turns: number;
+  /** Water in 30 s, g */
+  grams: number;
+};
+export type CalibratedView = {
+  mean: number;
+  sd: number;
+  readings: number;
+};
 export type MachineView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
   name: string;
   /** null where it cannot be set */
   temperatureC?: TemperatureScaleDto | null;
+  groups?: number | null;
+  /** Minutes until a group is really hot */
+  warmUpMinutes?: number | null;
+  preBrew?: PreBrew | null;
+  pumpBar?: number | null;
+  temperatureReadings?: TemperatureReadingDto[] | null;
+  /** Pump on → first drip, s */
+  firstDripReadings?: number[] | null;
+  valveReadings?: ValveReadingDto[] | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
   updatedAt: string;
+  /** Group minus display, °C */
+  temperatureOffset: CalibratedView | null;
+  /** Pump on → first drip, s */
+  firstDrip: CalibratedView | null;
 };
 export type MachinePage = {
   items: MachineView[];
@@ -670,8 +1053,18 @@ export type MachineDto = {
   name: string;
   /** null where it cannot be set */
   temperatureC?: TemperatureScaleDto | null;
+  groups?: number | null;
+  /** Minutes until a group is really hot */
+  warmUpMinutes?: number | null;
+  preBrew?: PreBrew | null;
+  pumpBar?: number | null;
+  temperatureReadings?: TemperatureReadingDto[] | null;
+  /** Pump on → first drip, s */
+  firstDripReadings?: number[] | null;
+  valveReadings?: ValveReadingDto[] | null;
   retiredAt?: string | null;
 };
+export type BasketShape = "straight" | "tapered";
 export type BasketView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -679,6 +1072,9 @@ export type BasketView = {
   nominalGrams: number;
   minGrams: number;
   maxGrams: number;
+  /** Inside, at the top, mm */
+  diameterMm?: number | null;
+  shape?: BasketShape | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
@@ -697,10 +1093,16 @@ export type BasketDto = {
   nominalGrams: number;
   minGrams: number;
   maxGrams: number;
+  /** Inside, at the top, mm */
+  diameterMm?: number | null;
+  shape?: BasketShape | null;
   retiredAt?: string | null;
 };
 export type Roast =
   "light" | "medium-light" | "medium" | "medium-dark" | "dark";
+export type FlavourGoal = "even" | "bright" | "fruit" | "cocoa" | "roasted";
+export type BodyGoal = "light" | "round" | "heavy";
+export type DrunkAs = "black" | "milk" | "long";
 export type NormalView = {
   mean: number;
   sd: number;
@@ -724,6 +1126,13 @@ export type CoffeeView = {
   roast: Roast;
   /** What the roaster says it tastes like */
   notes?: string | null;
+  /** Share of arabica, %; the rest is robusta */
+  arabicaPercent?: number | null;
+  /** What it should taste of */
+  flavourGoal?: FlavourGoal | null;
+  bodyGoal?: BodyGoal | null;
+  drunkAs?: DrunkAs | null;
+  decaf?: boolean | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
@@ -747,7 +1156,19 @@ export type CoffeeDto = {
   roast: Roast;
   /** What the roaster says it tastes like */
   notes?: string | null;
+  /** Share of arabica, %; the rest is robusta */
+  arabicaPercent?: number | null;
+  /** What it should taste of */
+  flavourGoal?: FlavourGoal | null;
+  bodyGoal?: BodyGoal | null;
+  drunkAs?: DrunkAs | null;
+  decaf?: boolean | null;
   retiredAt?: string | null;
+};
+export type FrozenSpellDto = {
+  from: string;
+  /** null while it lies frozen */
+  to?: string | null;
 };
 export type BagView = {
   /** The revision you last saw; leave out for a new row. */
@@ -758,6 +1179,10 @@ export type BagView = {
   /** When full */
   weightGrams: number;
   priceCents?: number | null;
+  frozen?: FrozenSpellDto[] | null;
+  /** What was left when it was last weighed */
+  weighedGrams?: number | null;
+  weighedAt?: string | null;
   finishedAt?: string | null;
   id: string;
   createdAt: string;
@@ -778,15 +1203,12 @@ export type BagDto = {
   /** When full */
   weightGrams: number;
   priceCents?: number | null;
+  frozen?: FrozenSpellDto[] | null;
+  /** What was left when it was last weighed */
+  weighedGrams?: number | null;
+  weighedAt?: string | null;
   finishedAt?: string | null;
 };
-export type MethodId =
-  | "one-lever"
-  | "balance-walk"
-  | "open-light"
-  | "small-classic"
-  | "slow-soak"
-  | "hand-lever";
 export type SecondsWindowDto = {
   min: number;
   max: number;
@@ -809,12 +1231,16 @@ export type StationView = {
   machineId: string;
   basketId: string;
   coffeeId: string;
-  methodId: MethodId;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
   target: TargetDto;
   name: string;
   position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
+  scaleId?: string | null;
+  /** false where doses are struck level and yields read in a glass */
+  weighs?: boolean | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
@@ -833,14 +1259,19 @@ export type StationDto = {
   machineId: string;
   basketId: string;
   coffeeId: string;
-  methodId: MethodId;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
   target: TargetDto;
   name: string;
   position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
+  scaleId?: string | null;
+  /** false where doses are struck level and yields read in a glass */
+  weighs?: boolean | null;
   retiredAt?: string | null;
 };
+export type HandCheck = "too-coarse" | "near" | "too-fine";
 export type RunStatus = "open" | "kept" | "given-up";
 export type MessageView = {
   mean: number;
@@ -865,12 +1296,19 @@ export type RunView = {
   machineId: string;
   basketId: string;
   coffeeId: string;
-  methodId: MethodId;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
   target: TargetDto;
   stationId: string;
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
+  /** What a pinch between fingers said */
+  handCheck?: HandCheck | null;
+  /** Shots this dial-in may take */
+  budgetShots?: number | null;
+  /** Coffee this dial-in may take, purges included, g */
+  budgetGrams?: number | null;
   status: RunStatus;
   startedAt: string;
   endedAt?: string | null;
@@ -878,6 +1316,34 @@ export type RunView = {
   createdAt: string;
   updatedAt: string;
   lesson: LessonView | null;
+};
+export type TimedDoseView = {
+  /** g/s at atGrind */
+  gramsPerSecond: number;
+  lagSeconds: number;
+  /** Fall of ln rate for one unit finer */
+  logRatePerFiner: number;
+  atGrind: number;
+  finer: FinerWay;
+  weighings: number;
+  /** Of ln rate, lag and fall, row by row */
+  covariance: number[];
+};
+export type DoseHow = "coin" | "strike";
+export type FoundDoseView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  basketId: string;
+  coffeeId: string;
+  grams: number;
+  /** Half-width that holds the right dose in 19 of 20 cases */
+  toleranceGrams: number;
+  /** By the print of a thin coin, or struck level */
+  how: DoseHow;
+  foundAt: string;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
 };
 export type PalateView = {
   person: string;
@@ -925,6 +1391,8 @@ export type TastingView = {
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  /** How much of the cup was swallowed: 1 drunk, 0 spat out */
+  share?: number | null;
   shotId: string;
   /** Who tasted; empty for the one at the bar */
   person?: string | null;
@@ -940,6 +1408,8 @@ export type SheetShotView = {
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** How long a timed grinder ran */
+  grindSeconds?: number | null;
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
@@ -976,6 +1446,43 @@ export type SheetView = {
   ageDays: number | null;
   /** What a gram of the open bag costs, cents */
   centsPerGram: number | null;
+  /** Where it is one of your own */
+  method?: {
+    id: string;
+    name: string;
+    idea: string;
+    suits: string;
+    locks: ("grind" | "yield" | "dose" | "temperature")[];
+    balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    start: {
+      doseGrams: number;
+      ratio: number;
+    };
+    windowSeconds: {
+      min: number;
+      max: number;
+    };
+    timer: "pump-on" | "first-drip" | "total-contact";
+    timeIs: "target" | "outcome";
+    temperatureC: {
+      light: number;
+      "medium-light": number;
+      medium: number;
+      "medium-dark": number;
+      dark: number;
+    };
+    leadSeconds: number;
+    tolerance: {
+      balance: number;
+      body: number;
+    };
+  } | null;
+  /** Where the grinder is timed and was weighed */
+  timedDose: TimedDoseView | null;
+  foundDose: FoundDoseView | null;
+  /** false where doses are struck level and yields read in a glass */
+  hasScale: boolean;
   /** Of those who tasted */
   palates: PalateView[];
   /** Oldest first; discarded ones left out */
@@ -994,12 +1501,19 @@ export type RunDto = {
   machineId: string;
   basketId: string;
   coffeeId: string;
-  methodId: MethodId;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
   target: TargetDto;
   stationId: string;
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
+  /** What a pinch between fingers said */
+  handCheck?: HandCheck | null;
+  /** Shots this dial-in may take */
+  budgetShots?: number | null;
+  /** Coffee this dial-in may take, purges included, g */
+  budgetGrams?: number | null;
   status: RunStatus;
   startedAt: string;
   endedAt?: string | null;
@@ -1026,6 +1540,8 @@ export type ShotView = {
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** How long a timed grinder ran */
+  grindSeconds?: number | null;
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
@@ -1069,6 +1585,8 @@ export type FirstTastingDto = {
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  /** How much of the cup was swallowed: 1 drunk, 0 spat out */
+  share?: number | null;
   id: string;
 };
 export type ShotDto = {
@@ -1078,6 +1596,8 @@ export type ShotDto = {
   doseGrams?: number | null;
   yieldGrams?: number | null;
   temperatureC?: number | null;
+  /** How long a timed grinder ran */
+  grindSeconds?: number | null;
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
@@ -1117,6 +1637,8 @@ export type TastingDto = {
   dryness?: number | null;
   sweetness?: number | null;
   overall?: number | null;
+  /** How much of the cup was swallowed: 1 drunk, 0 spat out */
+  share?: number | null;
   shotId: string;
   /** Who tasted; empty for the one at the bar */
   person?: string | null;
@@ -1230,6 +1752,10 @@ export type SetupBagDto = {
   /** When full */
   weightGrams: number;
   priceCents?: number | null;
+  frozen?: FrozenSpellDto[] | null;
+  /** What was left when it was last weighed */
+  weighedGrams?: number | null;
+  weighedAt?: string | null;
   finishedAt?: string | null;
   id: string;
 };
@@ -1242,6 +1768,258 @@ export type SetupDto = {
   station: StationDto;
   run: RunDto;
   runId: string;
+};
+export type BarScaleView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** Smallest step it shows, g */
+  resolutionGrams: number;
+  retiredAt?: string | null;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type BarScalePage = {
+  items: BarScaleView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type BarScaleDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** Smallest step it shows, g */
+  resolutionGrams: number;
+  retiredAt?: string | null;
+};
+export type WeighedAs = "weighing" | "shot";
+export type TimedWeighingView = {
+  seconds: number;
+  grams: number;
+  grind: number;
+  ageDays: number;
+  from: WeighedAs;
+};
+export type TimedDoseDeskView = {
+  /** Oldest first */
+  weighings: TimedWeighingView[];
+  model: TimedDoseView | null;
+  /** The dose wanders */
+  creep: ("up" | "down" | null) | null;
+};
+export type DoseWeighingView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  grinderId: string;
+  grind: number;
+  /** How long the grinder ran */
+  seconds: number;
+  grams: number;
+  weighedAt: string;
+  /** Set when it was a mistake */
+  discardedAt?: string | null;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type DoseWeighingPage = {
+  items: DoseWeighingView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type DoseWeighingDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  grinderId: string;
+  grind: number;
+  /** How long the grinder ran */
+  seconds: number;
+  grams: number;
+  weighedAt: string;
+  /** Set when it was a mistake */
+  discardedAt?: string | null;
+};
+export type FoundDosePage = {
+  items: FoundDoseView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type FoundDoseDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  basketId: string;
+  coffeeId: string;
+  grams: number;
+  /** Half-width that holds the right dose in 19 of 20 cases */
+  toleranceGrams: number;
+  /** By the print of a thin coin, or struck level */
+  how: DoseHow;
+  foundAt: string;
+};
+export type ShippedMethod =
+  | "one-lever"
+  | "balance-walk"
+  | "open-light"
+  | "small-classic"
+  | "slow-soak"
+  | "hand-lever";
+export type OwnMethodView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** The school it was cloned from */
+  basedOn: ShippedMethod;
+  method?: {
+    id: string;
+    name: string;
+    idea: string;
+    suits: string;
+    locks: ("grind" | "yield" | "dose" | "temperature")[];
+    balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    start: {
+      doseGrams: number;
+      ratio: number;
+    };
+    windowSeconds: {
+      min: number;
+      max: number;
+    };
+    timer: "pump-on" | "first-drip" | "total-contact";
+    timeIs: "target" | "outcome";
+    temperatureC: {
+      light: number;
+      "medium-light": number;
+      medium: number;
+      "medium-dark": number;
+      dark: number;
+    };
+    leadSeconds: number;
+    tolerance: {
+      balance: number;
+      body: number;
+    };
+  };
+  retiredAt?: string | null;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type OwnMethodPage = {
+  items: OwnMethodView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type OwnMethodDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** The school it was cloned from */
+  basedOn: ShippedMethod;
+  method?: {
+    id: string;
+    name: string;
+    idea: string;
+    suits: string;
+    locks: ("grind" | "yield" | "dose" | "temperature")[];
+    balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    start: {
+      doseGrams: number;
+      ratio: number;
+    };
+    windowSeconds: {
+      min: number;
+      max: number;
+    };
+    timer: "pump-on" | "first-drip" | "total-contact";
+    timeIs: "target" | "outcome";
+    temperatureC: {
+      light: number;
+      "medium-light": number;
+      medium: number;
+      "medium-dark": number;
+      dark: number;
+    };
+    leadSeconds: number;
+    tolerance: {
+      balance: number;
+      body: number;
+    };
+  };
+  retiredAt?: string | null;
+};
+export type OpeningStep =
+  "switched-on" | "flushed" | "cups-warm" | "hopper" | "weather" | "check-shot";
+export type OpeningView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  day: string;
+  /** When the machine was switched on */
+  switchedOnAt?: string | null;
+  done?: OpeningStep[] | null;
+  /** In the room, °C */
+  roomC?: number | null;
+  humidityPercent?: number | null;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type OpeningPage = {
+  items: OpeningView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type OpeningDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  day: string;
+  /** When the machine was switched on */
+  switchedOnAt?: string | null;
+  done?: OpeningStep[] | null;
+  /** In the room, °C */
+  roomC?: number | null;
+  humidityPercent?: number | null;
+};
+export type BagStockView = {
+  bagId: string;
+  coffeeId: string;
+  /** Left in the bag, g: its weight less doses and purges since it was opened or weighed */
+  leftGrams: number;
+};
+export type CoffeePaceView = {
+  coffeeId: string;
+  /** Coffee a day over the last two weeks, g */
+  gramsPerDay: number;
+  /** Shots a day over the last two weeks */
+  shotsPerDay: number;
+};
+export type StockView = {
+  /** Of bags not finished */
+  bags: BagStockView[];
+  pace: CoffeePaceView[];
+};
+export type WearView = {
+  grinderId: string;
+  /** Ground with these burrs, kg */
+  groundKg: number;
+};
+export type TastedCoffeeView = {
+  doseGrams: number;
+  /** 1 = drunk, 0 = spat out */
+  share: number;
+  arabicaPercent: number | null;
+  decaf: boolean;
+};
+export type TastedTodayView = {
+  person: string;
+  cups: TastedCoffeeView[];
 };
 export type HealthView = {
   status: string;
@@ -1287,6 +2065,26 @@ export const {
   useKeepCardMutation,
   useGetBoardQuery,
   useSetUpStationMutation,
+  useListBarScalesQuery,
+  useGetBarScaleQuery,
+  usePutBarScaleMutation,
+  useGetTimedDoseQuery,
+  useListDoseWeighingsQuery,
+  useGetDoseWeighingQuery,
+  usePutDoseWeighingMutation,
+  useListFoundDosesQuery,
+  useGetFoundDoseQuery,
+  usePutFoundDoseMutation,
+  useListOwnMethodsQuery,
+  useGetOwnMethodQuery,
+  usePutOwnMethodMutation,
+  useListOpeningsQuery,
+  useGetOpeningQuery,
+  usePutOpeningMutation,
+  useGetStockQuery,
+  useGetWearQuery,
+  useGetTastedTodayQuery,
+  useGetCalendarQuery,
   useAskAdviceMutation,
   useGetHealthQuery,
 } = injectedRtkApi;

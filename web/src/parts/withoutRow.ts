@@ -1,5 +1,6 @@
 /** What the server adds to a row beside what was written. */
-type Added = 'id' | 'createdAt' | 'updatedAt' | 'lesson' | 'learnedSlope' | 'learnedTaste';
+type Added =
+  'id' | 'createdAt' | 'updatedAt' | 'lesson' | 'learnedSlope' | 'learnedTaste' | 'temperatureOffset' | 'firstDrip';
 
 /** A stored row as its own DTO again: what the server adds is taken off, the revision stays. */
 export function withoutRow<T extends object>(row: T): Omit<T, Added> {
@@ -11,6 +12,8 @@ export function withoutRow<T extends object>(row: T): Omit<T, Added> {
     lesson: _lesson,
     learnedSlope: _slope,
     learnedTaste: _taste,
+    temperatureOffset: _offset,
+    firstDrip: _drip,
     ...dto
   } = row as T & Record<string, unknown>;
   return dto as Omit<T, Added>;

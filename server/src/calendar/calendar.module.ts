@@ -1,0 +1,7 @@
+import { Module } from '@nestjs/common';
+import { ShelfModule } from '../shelf/shelf.module';
+import { CalendarController } from './calendar.controller';
+import { CalendarService } from './calendar.service';
+
+@Module({ imports: [ShelfModule], controllers: [CalendarController], providers: [CalendarService] })
+export class CalendarModule {}

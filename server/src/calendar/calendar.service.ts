@@ -1,0 +1,96 @@
+import { Injectable } from '@nestjs/common';
+import { restOf, stockOf } from '@olvet/core';
+import dayjs from 'dayjs';
+import ical, { ICalEventRepeatingFreq, type ICalCalendar } from 'ical-generator';
+import { Bag } from '../bags/bag.entity';
+import { Coffee } from '../coffees/coffee.entity';
+import { Machine } from '../machines/machine.entity';
+import { Shop } from '../shop/shop.entity';
+import { ShelfService } from '../shelf/shelf.service';
+import { Station } from '../stations/station.entity';
+
+/** The bar opens at seven where nothing else is known; a reader moves the event to its own hour. */
+const OPENING_HOUR = 7;
+const USUAL_WARM_UP_MINUTES = 30;
+const CHECK_HOURS = [12, 16];
+
+/** Reminders as iCalendar (RFC 5545): switching on, check shots, coffees coming into their own, bags running out. */
+@Injectable()
+export class CalendarService {
+  constructor(private readonly shelf: ShelfService) {}
+
+  async feed(shopId: string, now: Date): Promise<string> {
+    const [shop, machines, stations, coffees, bags, stock] = await Promise.all([
+      Shop.findByPk(shopId, { rejectOnEmpty: true }),
+      Machine.findAll({ where: { shopId, retiredAt: null } }),
+      Station.findAll({ where: { shopId, retiredAt: null } }),
+      Coffee.findAll({ where: { shopId, retiredAt: null } }),
+      Bag.findAll({ where: { shopId, finishedAt: null } }),
+      this.shelf.stock(shopId, now),
+    ]);
+    const calendar = ical({ name: `${shop.name}: Olvet`, prodId: { company: 'Olvet', product: 'Reminders' } });
+    const used = new Set(stations.map(({ machineId }) => machineId));
+    for (const machine of machines.filter(({ id }) => used.has(id))) addSwitchOn(calendar, machine, now);
+    if (stations.length > 0) addCheckShots(calendar, shopId, now);
+    for (const bag of bags) {
+      const coffee = coffees.find(({ id }) => id === bag.coffeeId);
+      if (!coffee) continue;
+      addRest(calendar, bag, coffee, now);
+      const left = stock.bags.find(({ bagId }) => bagId === bag.id)?.leftGrams ?? bag.weightGrams;
+      const gramsPerDay = stock.pace.find(({ coffeeId }) => coffeeId === coffee.id)?.gramsPerDay ?? 0;
+      if (bag.openedOn)
+        addRunningOut(calendar, bag, coffee, stockOf({ weightGrams: left, usedGrams: 0, gramsPerDay }).daysLeft, now);
+    }
+    return calendar.toString();
+  }
+}
+
+function addSwitchOn(calendar: ICalCalendar, machine: Machine, now: Date): void {
+  const minutes = machine.warmUpMinutes ?? USUAL_WARM_UP_MINUTES;
+  const start = dayjs(now).startOf('day').hour(OPENING_HOUR).subtract(minutes, 'minute');
+  calendar.createEvent({
+    id: `switch-on-${machine.id}`,
+    start: start.toDate(),
+    end: start.add(minutes, 'minute').toDate(),
+    floating: true,
+    summary: `Switch on ${machine.name}`,
+    description: `Hot after ${minutes} minutes. A ready light is not a hot group.`,
+    repeating: { freq: ICalEventRepeatingFreq.DAILY },
+  });
+}
+
+function addCheckShots(calendar: ICalCalendar, shopId: string, now: Date): void {
+  for (const hour of CHECK_HOURS) {
+    const start = dayjs(now).startOf('day').hour(hour);
+    calendar.createEvent({
+      id: `check-shot-${hour}-${shopId}`,
+      start: start.toDate(),
+      end: start.add(10, 'minute').toDate(),
+      floating: true,
+      summary: 'Check shot at every station',
+      repeating: { freq: ICalEventRepeatingFreq.DAILY },
+    });
+  }
+}
+
+/** The day a bag comes into its own and the day it leaves. */
+function addRest(calendar: ICalCalendar, bag: Bag, coffee: Coffee, now: Date): void {
+  if (!bag.roastedOn) return;
+  const today = dayjs(now).format('YYYY-MM-DD');
+  const { bestFrom, bestUntil } = restOf({ roastedOn: bag.roastedOn, today, roast: coffee.roast, frozen: bag.frozen });
+  const days: [string, string | null, string][] = [
+    ['best-from', bestFrom, `${coffee.name} comes into its own`],
+    ['best-until', bestUntil, `Last of the best days of ${coffee.name}`],
+  ];
+  for (const [kind, day, summary] of days) {
+    if (day === null || day < today) continue;
+    calendar.createEvent({ id: `${kind}-${bag.id}`, start: dayjs(day).toDate(), allDay: true, summary });
+  }
+}
+
+function addRunningOut(calendar: ICalCalendar, bag: Bag, coffee: Coffee, daysLeft: number | null, now: Date): void {
+  if (daysLeft === null || daysLeft > 60) return;
+  const day = dayjs(now).add(Math.floor(daysLeft), 'day').startOf('day');
+  const summary = `The open bag of ${coffee.name} runs out about now`;
+  calendar.createEvent({ id: `runs-out-${bag.id}`, start: day.toDate(), allDay: true, summary });
+}

@@ -1,0 +1,38 @@
+import { Injectable } from '@nestjs/common';
+import { findMethod, type Method } from '@olvet/core';
+import type { Transaction } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import { Problem } from '../common/problem';
+import { Store } from '../common/store';
+import type { OwnMethodDto } from './ownMethod.dto';
+import { OwnMethod } from './ownMethod.entity';
+
+/** Schools of the shop's own. */
+@Injectable()
+export class OwnMethodsService extends Store<OwnMethod, OwnMethodDto> {
+  constructor(sequelize: Sequelize) {
+    super(sequelize, OwnMethod, { what: 'method', order: [['name', 'ASC']] });
+  }
+
+  /** The method bears its row's id, and the row its method's name. */
+  override put(shopId: string, id: string, dto: OwnMethodDto, within?: Transaction): Promise<OwnMethod> {
+    const named = { ...dto, method: { ...dto.method, id }, name: dto.method.name };
+    return super.put(shopId, id, named, within);
+  }
+}
+
+/** The whole method where it is the shop's own, null for one that ships. */
+export async function ownMethod(shopId: string, methodId: string): Promise<Method | null> {
+  if (findMethod(methodId)) return null;
+  const row = await OwnMethod.findOne({ where: { shopId, id: methodId } });
+  return row?.method ?? null;
+}
+
+/** Refuses a method that is neither shipped nor the shop's own. */
+export async function checkMethod(shopId: string, methodId: string, transaction: Transaction): Promise<void> {
+  if (findMethod(methodId)) return;
+  if ((await OwnMethod.count({ where: { shopId, id: methodId }, transaction })) > 0) return;
+  throw new Problem('invalid', 'There is no such method.', [
+    { path: 'methodId', message: 'is neither a method that ships nor one of your own' },
+  ]);
+}

@@ -1,0 +1,112 @@
+import { Injectable } from '@nestjs/common';
+import { stockOf } from '@olvet/core';
+import dayjs from 'dayjs';
+import { QueryTypes } from 'sequelize';
+import { Sequelize } from 'sequelize-typescript';
+import type { BagStockView, CoffeePaceView, StockView, TastedCoffeeView, TastedTodayView, WearView } from './shelf.dto';
+
+/** The usual pace is that of the last two weeks. */
+const PACE_DAYS = 14;
+/** Nobody said how much of the cup they drank: a sip. */
+const SIP = 0.25;
+
+/**
+ * Shots with the coffee they were made of: the dial-in knows it; other shots take the station's. Lateral, so that every
+ * station's own index bounds the work to the time asked for.
+ */
+const SHOTS_SINCE = `
+  SELECT coalesce(run."coffeeId", s."coffeeId") AS "coffeeId", x."pulledAt",
+         coalesce(x."doseGrams", 0) + CASE WHEN x."purged" AND x."grind" <> x."before" THEN g."purgeGrams" ELSE 0 END AS "grams"
+  FROM stations s
+  JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
+  CROSS JOIN LATERAL (
+    SELECT "runId", "pulledAt", "doseGrams", "purged", "grind", lag("grind") OVER (ORDER BY "pulledAt") AS "before"
+    FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
+      AND "discardedAt" IS NULL) x
+  LEFT JOIN runs run ON run."shopId" = s."shopId" AND run."id" = x."runId"
+  WHERE s."shopId" = :shopId`;
+
+/** What is left of the coffee, what the burrs have ground, who has tasted how much. */
+@Injectable()
+export class ShelfService {
+  constructor(private readonly sequelize: Sequelize) {}
+
+  async stock(shopId: string, now: Date): Promise<StockView> {
+    const [bags, pace] = await Promise.all([this.bags(shopId), this.pace(shopId, now)]);
+    return { bags, pace };
+  }
+
+  private async bags(shopId: string): Promise<BagStockView[]> {
+    const open = await this.sequelize.query<{
+      bagId: string;
+      coffeeId: string;
+      fullGrams: number;
+      since: Date | null;
+      until: Date | null;
+    }>(
+      `SELECT "id" AS "bagId", "coffeeId", coalesce("weighedGrams", "weightGrams") AS "fullGrams",
+              coalesce("weighedAt", "openedOn"::timestamptz) AS "since",
+              lead("openedOn"::timestamptz) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
+       FROM bags WHERE "shopId" = :shopId AND "finishedAt" IS NULL`,
+      { replacements: { shopId }, type: QueryTypes.SELECT },
+    );
+    const begun = open.flatMap(({ since }) => (since ? [since.getTime()] : []));
+    const used = begun.length === 0 ? [] : await this.shotsSince(shopId, new Date(Math.min(...begun)));
+    return open.map(({ bagId, coffeeId, fullGrams, since, until }) => {
+      const own = since
+        ? used.filter(
+            (shot) => shot.coffeeId === coffeeId && shot.pulledAt >= since && (!until || shot.pulledAt < until),
+          )
+        : [];
+      const usedGrams = own.reduce((sum, { grams }) => sum + grams, 0);
+      return {
+        bagId,
+        coffeeId,
+        leftGrams: Math.round(stockOf({ weightGrams: fullGrams, usedGrams, gramsPerDay: 0 }).leftGrams),
+      };
+    });
+  }
+
+  private shotsSince(shopId: string, since: Date): Promise<{ coffeeId: string; pulledAt: Date; grams: number }[]> {
+    return this.sequelize.query(SHOTS_SINCE, { replacements: { shopId, since }, type: QueryTypes.SELECT });
+  }
+
+  private pace(shopId: string, now: Date): Promise<CoffeePaceView[]> {
+    const since = dayjs(now).subtract(PACE_DAYS, 'day').toDate();
+    return this.sequelize.query(
+      `SELECT "coffeeId", (sum("grams") / ${PACE_DAYS})::float8 AS "gramsPerDay",
+              (count(*) / ${PACE_DAYS}.0)::float8 AS "shotsPerDay" FROM (${SHOTS_SINCE}) used GROUP BY "coffeeId"`,
+      { replacements: { shopId, since }, type: QueryTypes.SELECT },
+    );
+  }
+
+  wear(shopId: string): Promise<WearView[]> {
+    return this.sequelize.query(
+      `SELECT g."id" AS "grinderId", (g."groundKg" + coalesce(sum(x."grams"), 0) / 1000)::float8 AS "groundKg"
+       FROM grinders g
+       LEFT JOIN stations s ON s."shopId" = g."shopId" AND s."grinderId" = g."id"
+       LEFT JOIN LATERAL (SELECT sum("doseGrams") AS "grams" FROM shots
+                          WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "discardedAt" IS NULL) x ON true
+       WHERE g."shopId" = :shopId GROUP BY g."id", g."groundKg"`,
+      { replacements: { shopId }, type: QueryTypes.SELECT },
+    );
+  }
+
+  async tastedToday(shopId: string, now: Date): Promise<TastedTodayView[]> {
+    const since = dayjs(now).startOf('day').toDate();
+    const rows = await this.sequelize.query<TastedCoffeeView & { person: string }>(
+      `SELECT t."person", coalesce(shot."doseGrams", 18) AS "doseGrams", coalesce(t."share", ${SIP})::float8 AS "share",
+              c."arabicaPercent", coalesce(c."decaf", false) AS "decaf"
+       FROM tastings t
+       JOIN shots shot ON shot."shopId" = t."shopId" AND shot."id" = t."shotId" AND shot."discardedAt" IS NULL
+       JOIN stations s ON s."shopId" = t."shopId" AND s."id" = shot."stationId"
+       LEFT JOIN runs run ON run."shopId" = t."shopId" AND run."id" = shot."runId"
+       LEFT JOIN coffees c ON c."shopId" = t."shopId" AND c."id" = coalesce(run."coffeeId", s."coffeeId")
+       WHERE t."shopId" = :shopId AND t."createdAt" >= :since ORDER BY t."person", t."createdAt" LIMIT 2000`,
+      { replacements: { shopId, since }, type: QueryTypes.SELECT },
+    );
+    const people = new Map<string, TastedCoffeeView[]>();
+    for (const { person, ...cup } of rows) people.set(person, [...(people.get(person) ?? []), cup]);
+    return [...people].map(([person, cups]) => ({ person, cups }));
+  }
+}
