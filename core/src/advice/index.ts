@@ -24,4 +24,4 @@ export type {
 export { buildAdviceRequest, combineTastings, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
-export { moveLine } from './moveLine';
+export { moveLine, type MoveLine } from './moveLine';

@@ -11,6 +11,10 @@ const places: RouteObject[] = [
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },
+  { path: 'shelf/:coffeeId', lazy: async () => ({ Component: (await import('../shelf/CoffeePage')).CoffeePage }) },
+  { path: 'opening', lazy: async () => ({ Component: (await import('../opening/OpeningPage')).OpeningPage }) },
+  { path: 'measure/:tool?', lazy: async () => ({ Component: (await import('../measure/MeasurePage')).MeasurePage }) },
+  { path: 'methods/:methodId', lazy: async () => ({ Component: (await import('../methods/MethodPage')).MethodPage }) },
   { path: 'workshop', lazy: async () => ({ Component: (await import('../workshop/WorkshopPage')).WorkshopPage }) },
   { path: '*', lazy: async () => ({ Component: (await import('./NotHere')).NotHere }) },
 ];

@@ -43,6 +43,7 @@ export function BarPage() {
           {weekday}, {clock}
         </h1>
         <p className="quiet">{shop?.name}</p>
+        <Link to="/opening">Opening list</Link>
         <p className={styles.used}>
           <span className="numeral">{board.gramsToday} g</span>{' '}
           <span className="quiet">used today, {plural(board.shotsToday, 'shot')}</span>

@@ -1,4 +1,4 @@
-import { findMethod, plainNumber } from '@olvet/core';
+import { plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import type { BoardStationView } from '../app/api';
@@ -6,6 +6,7 @@ import { useGetShopQuery } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { temperatureNumber } from '../parts/format';
 import { OutcomeMark, outcomeClass } from '../parts/Outcome';
+import { useMethods } from '../parts/useMethods';
 import { standingOf } from './standing';
 import styles from './StationStrip.module.css';
 import { TimeStrip } from './TimeStrip';
@@ -17,6 +18,7 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
   const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
+  const methods = useMethods();
   const { open, opening, error } = useOpenRun();
   const { title, detail, side, urgent } = standingOf(standing);
   const unit = shop?.temperatureUnit ?? 'C';
@@ -30,7 +32,7 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
           {ageDays !== null && ` · day ${ageDays}`}
         </p>
         <p className="quiet small">
-          {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g{heat} · {findMethod(station.methodId)?.name}
+          {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g{heat} · {methods.find(station.methodId)?.name}
         </p>
       </div>
       <div className={styles.grind}>

@@ -1,16 +1,17 @@
-import { findMethod, METHODS } from '@olvet/core';
 import { Select } from 'antd';
 import { usePutRunMutation, type RunDto, type SheetView } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { useMethods } from '../parts/useMethods';
 import { withoutRow } from '../parts/withoutRow';
 
 /** Another school in the middle of a run: its window and clock come with it, dose, yield and the shots stay. */
 export function MethodSwitch({ sheet }: { sheet: SheetView }) {
   const { run } = sheet;
+  const methods = useMethods();
   const [putRun, { isLoading, error }] = usePutRunMutation();
-  if (run.status !== 'open') return <span>{findMethod(run.methodId)?.name}</span>;
+  if (run.status !== 'open') return <span>{methods.find(run.methodId)?.name}</span>;
   const change = (methodId: RunDto['methodId']): void => {
-    const { windowSeconds, timer } = findMethod(methodId)!;
+    const { windowSeconds, timer } = methods.find(methodId)!;
     const target = { ...run.target, timeSeconds: windowSeconds, timer };
     void putRun({ id: run.id, runDto: { ...withoutRow(run), methodId, target } });
   };
@@ -23,7 +24,7 @@ export function MethodSwitch({ sheet }: { sheet: SheetView }) {
         popupMatchSelectWidth={false}
         value={run.methodId}
         loading={isLoading}
-        options={METHODS.map(({ id, name }) => ({ value: id, label: name }))}
+        options={methods.all.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={change}
       />
       <ProblemAlert error={error} />

@@ -7,6 +7,7 @@ import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
 import { ToggleChip } from '../parts/ToggleChip';
+import { timedSeconds } from './timedSeconds';
 import { useTimer } from './useTimer';
 
 export interface PullPanelProps {
@@ -14,7 +15,7 @@ export interface PullPanelProps {
   aim: Settings;
   grindChanged: boolean;
   saving: boolean;
-  onShot: (line: ShotLine) => Promise<boolean>;
+  onShot: (line: ShotLine & { grindSeconds?: number }) => Promise<boolean>;
   onBack: () => void;
 }
 
@@ -23,6 +24,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const { target } = sheet.run;
   const [doseGrams, setDose] = useState<number | null>(aim.doseGrams);
   const [yieldGrams, setYield] = useState<number | null>(aim.yieldGrams);
+  const [grindSeconds, setGrindSeconds] = useState<number | null>(timedSeconds(sheet, aim));
   const [timeSeconds, setTime] = useState<number | null>(null);
   const [seen, setSeen] = useState<Sign[]>([]);
   const [purged, setPurged] = useState(true);
@@ -30,7 +32,8 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const ready = !timer.running && (timeSeconds !== null || yieldGrams !== null);
   const save = (): void => {
     if (!ready) return;
-    const line: ShotLine = {
+    const line: ShotLine & { grindSeconds?: number } = {
+      ...(grindSeconds === null ? {} : { grindSeconds }),
       ...(doseGrams === null ? {} : { doseGrams }),
       ...(yieldGrams === null ? {} : { yieldGrams }),
       ...(timeSeconds === null ? {} : { timeSeconds }),
@@ -56,7 +59,8 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
       <div className={styles.entry}>
         <p className={styles.aim}>
           Grind <strong className="numeral">{plainNumber(aim.grind)}</strong> · {plainNumber(aim.doseGrams)} g in ·{' '}
-          {plainNumber(aim.yieldGrams)} g out{heat} · {target.timeSeconds.min}–{target.timeSeconds.max} s
+          {plainNumber(aim.yieldGrams)} g out{heat}
+          {sheet.hasScale ? '' : ' · struck level'} · {target.timeSeconds.min}–{target.timeSeconds.max} s
         </p>
         {grindChanged && (
           <Checkbox checked={purged} onChange={(event) => setPurged(event.target.checked)}>
@@ -75,6 +79,19 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             from={aim.doseGrams}
             onChange={setDose}
           />
+          {sheet.grinder.dosing === 'timed' && (
+            <Stepper
+              id="pull-ground"
+              label="ground"
+              unit="s"
+              value={grindSeconds}
+              step={0.1}
+              min={0.1}
+              max={120}
+              from={4}
+              onChange={setGrindSeconds}
+            />
+          )}
           <Stepper
             id="pull-yield"
             label="yield"

@@ -1,6 +1,7 @@
 import { useGetShopQuery, type SheetView } from '../app/api';
 import { elapsed, money } from '../parts/format';
 import { useNow } from '../parts/useNow';
+import { GoalChooser } from './GoalChooser';
 import { gramsUsed } from './gramsUsed';
 import { MethodSwitch } from './MethodSwitch';
 import styles from './RunHeader.module.css';
@@ -25,16 +26,22 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
         </p>
         <div>
           <MethodSwitch sheet={sheet} />
-          {run.goal && <span className={styles.goal}>wanted: {run.goal}</span>}
+          <GoalChooser sheet={sheet} />
         </div>
       </div>
       <dl className={styles.figures}>
         <div>
-          <dd className="numeral">{shots.length}</dd>
-          <dt>shots</dt>
+          <dd className="numeral">
+            {shots.length}
+            {run.budgetShots != null && <span className="quiet"> / {run.budgetShots}</span>}
+          </dd>
+          <dt>{leftInWords(run.budgetShots ?? null, shots.length)}</dt>
         </div>
         <div>
-          <dd className="numeral">{Math.round(grams)} g</dd>
+          <dd className="numeral">
+            {Math.round(grams)}
+            {run.budgetGrams != null && <span className="quiet"> / {Math.round(run.budgetGrams)}</span>} g
+          </dd>
           <dt>
             {centsPerGram === null ? 'coffee used' : `coffee, ${money(centsPerGram * grams, shop?.currency ?? 'EUR')}`}
           </dt>
@@ -46,4 +53,12 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
       </dl>
     </header>
   );
+}
+
+/** The budget counted down. */
+function leftInWords(budget: number | null, shots: number): string {
+  if (budget === null) return 'shots';
+  const left = budget - shots;
+  if (left > 0) return `shots, ${left} left`;
+  return left === 0 ? 'shots, none left' : `shots, ${-left} over`;
 }

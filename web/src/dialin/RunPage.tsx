@@ -13,6 +13,7 @@ import {
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useShortcuts } from '../parts/useShortcuts';
 import { withoutRow } from '../parts/withoutRow';
+import { BeforeFirst } from './BeforeFirst';
 import { EntryLine } from './EntryLine';
 import { KeepCardModal } from './KeepCardModal';
 import { LearnedPanel } from './LearnedPanel';
@@ -26,6 +27,7 @@ import { ShotDrawer } from './ShotDrawer';
 import { newShotDto, storedShotDto } from './shotDto';
 import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
+import { timedSeconds } from './timedSeconds';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
 
 const REFRESH_MS = 15_000;
@@ -74,13 +76,18 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const setGhost = (settings: Settings): void => setOwn({ settings, after: shots.length });
 
   const saveShot = async (aim: Settings, line: ShotLine): Promise<boolean> => {
-    const done = await putShot({ id: pendingId.current, shotDto: newShotDto(sheet, aim, line, new Date()) });
+    const done = await putShot({
+      id: pendingId.current,
+      shotDto: newShotDto(sheet, aim, line, new Date(), grindSeconds(aim, line)),
+    });
     if ('error' in done) return false;
     pendingId.current = v7();
     setPulling(null);
     setOwn(null);
     return true;
   };
+  const grindSeconds = (aim: Settings, line: ShotLine & { grindSeconds?: number }): number | null =>
+    line.grindSeconds ?? timedSeconds(sheet, { grind: line.grind ?? aim.grind, doseGrams: aim.doseGrams });
   const sayCause = (shot: SheetShotView, cause: Cause | null): void => {
     void putShot({ id: shot.id, shotDto: storedShotDto(shot, { cause }) });
   };
@@ -186,6 +193,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               onWhy={() => setWhyOpen(true)}
             />
             {ghost && shots.length === 0 && <StartHint sheet={sheet} ghost={ghost} onTake={setGhost} />}
+            {shots.length === 0 && <BeforeFirst sheet={sheet} />}
             {ghost && (
               <EntryLine inputRef={lineInput} saving={shotState.isLoading} onShot={(line) => saveShot(ghost, line)} />
             )}

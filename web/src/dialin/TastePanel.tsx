@@ -15,10 +15,11 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { palateInWords } from '../parts/learned';
 import { ToggleChip } from '../parts/ToggleChip';
 import { storedShotDto } from './shotDto';
+import { Swallowed } from './Swallowed';
 import { TastePad, type Cup } from './TastePad';
 import styles from './TastePanel.module.css';
 
-type Note = Pick<TastingDto, 'balance' | 'body' | 'dryness' | 'sweetness' | 'overall'>;
+type Note = Pick<TastingDto, 'balance' | 'body' | 'dryness' | 'sweetness' | 'overall' | 'share'>;
 
 interface Chip {
   word: string;
@@ -118,6 +119,7 @@ export function TastePanel({
           );
         })}
       </div>
+      {shot && <Swallowed share={own?.share ?? null} disabled={disabled} onShare={(share) => save({ share })} />}
       {shot && sheet.shots.length > 1 && (
         <div className={styles.versus} role="group" aria-label={`Against shot ${sheet.shots.length - 1}`}>
           <span className="quiet small">Against shot {sheet.shots.length - 1}</span>
@@ -158,6 +160,6 @@ export function TastePanel({
 
 function noteOf(tasting: TastingView | undefined): Note {
   if (!tasting) return {};
-  const { balance, body, dryness, sweetness, overall } = tasting;
-  return { balance, body, dryness, sweetness, overall };
+  const { balance, body, dryness, sweetness, overall, share } = tasting;
+  return { balance, body, dryness, sweetness, overall, share };
 }

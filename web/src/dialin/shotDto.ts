@@ -4,7 +4,13 @@ import type { SheetShotView, SheetView, ShotDto } from '../app/api';
 import { withoutRow } from '../parts/withoutRow';
 
 /** A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. */
-export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pulledAt: Date): ShotDto {
+export function newShotDto(
+  sheet: SheetView,
+  aim: Settings,
+  line: ShotLine,
+  pulledAt: Date,
+  grindSeconds: number | null = null,
+): ShotDto {
   const { run } = sheet;
   const { taste } = line;
   return {
@@ -13,6 +19,7 @@ export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pull
     pulledAt: pulledAt.toISOString(),
     grind: line.grind ?? aim.grind,
     doseGrams: line.doseGrams ?? aim.doseGrams,
+    grindSeconds,
     yieldGrams: line.yieldGrams ?? null,
     temperatureC: line.temperatureC ?? aim.temperatureC,
     planned: { ...aim, grind: line.grind ?? aim.grind, temperatureC: line.temperatureC ?? aim.temperatureC },

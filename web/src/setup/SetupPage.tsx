@@ -1,4 +1,4 @@
-import { findMethod, METHODS, ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
+import { ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
 import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select, Skeleton } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
@@ -13,6 +13,7 @@ import {
   useSetUpStationMutation,
 } from '../app/api';
 import { problemOf } from '../app/problem';
+import { useMethods } from '../parts/useMethods';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from './SetupPage.module.css';
 import { NEW, setupDto, type SetupFields } from './setupDto';
@@ -43,6 +44,7 @@ interface Known {
 function SetupForm({ known }: { known: Known }) {
   const [form] = Form.useForm<SetupFields>();
   const navigate = useNavigate();
+  const methods = useMethods();
   const [setUp, { isLoading, error }] = useSetUpStationMutation();
   const [ids] = useState(() => ({
     station: v7(),
@@ -63,7 +65,7 @@ function SetupForm({ known }: { known: Known }) {
     altitudeM: known.coffees.find(({ id }) => id === chosenCoffee)?.altitudeM,
     canSetTemperature: chosenMachine ? chosenMachine.temperatureC != null : (values?.machine?.canSet ?? false),
   });
-  const method = findMethod(values?.methodId ?? '') ?? recommended.method;
+  const method = methods.find(values?.methodId ?? '') ?? recommended.method;
   const first = (items: Named[]): string => items[0]?.id ?? NEW;
 
   /** What follows from another answer is filled in, until the person says otherwise. */
@@ -83,12 +85,12 @@ function SetupForm({ known }: { known: Known }) {
     const basketNow = known.baskets.find(({ id }) => id === changed.basketId)?.nominalGrams;
     const nominal = changed.basket?.nominalGrams ?? basketNow;
     if (nominal) {
-      const ratio = (findMethod(now.methodId) ?? method).start.ratio;
+      const ratio = (methods.find(now.methodId) ?? method).start.ratio;
       form.setFieldsValue({ doseGrams: nominal, yieldGrams: Math.round(nominal * ratio) });
     }
   };
   const aimOf = (methodId: string, now: SetupFields): Partial<SetupFields> => {
-    const chosen = findMethod(methodId)!;
+    const chosen = methods.find(methodId)!;
     const nominal = known.baskets.find(({ id }) => id === now.basketId)?.nominalGrams ?? now.basket.nominalGrams;
     const doseGrams = nominal ?? chosen.start.doseGrams;
     return { doseGrams, yieldGrams: Math.round(doseGrams * chosen.start.ratio), window: { ...chosen.windowSeconds } };
@@ -278,7 +280,7 @@ function SetupForm({ known }: { known: Known }) {
                 </>
               }
             >
-              <Select options={METHODS.map(({ id, name }) => ({ value: id, label: name }))} />
+              <Select options={methods.all.map(({ id, name }) => ({ value: id, label: name }))} />
             </Form.Item>
             <div className={styles.two}>
               <Form.Item name="doseGrams" label="Dose, g" rules={must('Dose?')}>

@@ -1,208 +1,137 @@
-import { ROASTS } from '@olvet/core';
-import { Button, DatePicker, Form, Input, InputNumber, Select, Skeleton } from 'antd';
-import dayjs, { type Dayjs } from 'dayjs';
+import { plainNumber } from '@olvet/core';
+import { Button, Skeleton } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { v7 } from 'uuid';
-import {
-  useGetShopQuery,
-  useListBagsQuery,
-  useListCoffeesQuery,
-  usePutBagMutation,
-  usePutCoffeeMutation,
-  type BagView,
-  type CoffeeDto,
-  type CoffeeView,
-} from '../app/api';
+import { useGetShopQuery, useGetStockQuery, useListBagsQuery, useListCoffeesQuery, type CoffeeView } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
-import { day, money } from '../parts/format';
-import { learnedTasteInWords } from '../parts/learned';
+import { money } from '../parts/format';
 import listStyles from '../parts/List.module.css';
-import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
-import { ResourceEditor } from '../parts/ResourceEditor';
-import { withoutRow } from '../parts/withoutRow';
+import { BagEditor, type EditedBag } from './BagEditor';
+import { bagState, lastsInWords, today, type BagState } from './bagState';
+import { CoffeeEditor } from './CoffeeEditor';
+import { RestBar } from './RestBar';
 import styles from './ShelfPage.module.css';
 
-type CoffeeFields = Omit<CoffeeDto, 'revision' | 'retiredAt'>;
-interface BagFields {
-  roastedOn?: Dayjs | null;
-  openedOn?: Dayjs | null;
-  weightGrams: number;
-  price?: number | null;
-}
-
-/** Which coffees, which bags, how old. */
+/** Which coffees, how rested, how much is left, what a shot of each costs. */
 export function ShelfPage() {
   const { data: coffees, error } = useListCoffeesQuery({ pageSize: 200 });
   const { data: bags } = useListBagsQuery({ pageSize: 200 });
+  const { data: stock } = useGetStockQuery();
   const { data: shop } = useGetShopQuery();
-  const [putCoffee] = usePutCoffeeMutation();
-  const [putBag] = usePutBagMutation();
   const [coffee, setCoffee] = useState<{ id: string; row: CoffeeView | null } | null>(null);
-  const [bag, setBag] = useState<{ id: string; coffee: CoffeeView } | null>(null);
+  const [bag, setBag] = useState<EditedBag | null>(null);
   if (error) return <ProblemAlert error={error} />;
   if (!coffees || !bags) return <Skeleton active className={listStyles.page} />;
   const currency = shop?.currency ?? 'EUR';
+  const statesOf = (row: CoffeeView): BagState[] =>
+    bags.items
+      .filter(({ coffeeId, finishedAt }) => coffeeId === row.id && !finishedAt)
+      .map((each) => bagState(each, row, stock, today()));
+  const served = coffees.items.filter(({ retiredAt }) => !retiredAt);
+  const ending = served.filter((row) => soonest(statesOf(row)) < 7);
   const add = (
     <Button type="primary" size="large" onClick={() => setCoffee({ id: v7(), row: null })}>
       Add a coffee
     </Button>
   );
-  const saveCoffee = async (fields: CoffeeFields): Promise<unknown> => {
-    const { id, row } = coffee!;
-    const done = await putCoffee({ id, coffeeDto: { ...(row ? withoutRow(row) : {}), ...fields } });
-    return 'error' in done ? done.error : undefined;
-  };
-  const saveBag = async ({ roastedOn, openedOn, weightGrams, price }: BagFields): Promise<unknown> => {
-    const { id, coffee: of } = bag!;
-    const bagDto = {
-      coffeeId: of.id,
-      roastedOn: roastedOn?.format('YYYY-MM-DD') ?? null,
-      openedOn: openedOn?.format('YYYY-MM-DD') ?? null,
-      weightGrams,
-      priceCents: price == null ? null : Math.round(price * 100),
-    };
-    const done = await putBag({ id, bagDto });
-    return 'error' in done ? done.error : undefined;
-  };
-  const retire = async (row: CoffeeView): Promise<void> => {
-    await putCoffee({
-      id: row.id,
-      coffeeDto: { ...withoutRow(row), retiredAt: row.retiredAt ? null : new Date().toISOString() },
-    });
-    setCoffee(null);
-  };
   return (
     <div className={listStyles.page}>
       {coffees.total === 0 ? (
         <EmptyState
           title="The shelf is empty"
-          text="Each coffee stands here with its roast, its bags, and how many days they are off roast."
+          text="Each coffee stands here with its bags: how rested, how much is left, when it runs out, what a shot costs."
           action={add}
         />
       ) : (
         <>
           <header className={listStyles.head}>
             <h1>Shelf</h1>
-            {add}
+            {ending.length > 0 && (
+              <p>
+                <strong>Runs out this week:</strong> {ending.map(({ name }) => name).join(', ')}
+              </p>
+            )}
+            <div className={styles.add}>{add}</div>
           </header>
           <ul className={listStyles.list}>
-            {coffees.items.map((row) => (
-              <li key={row.id} className={styles.row}>
-                <div>
-                  <h2>{row.name}</h2>
-                  <p className="quiet small">
-                    {[row.roaster, row.origin, row.process, row.altitudeM == null ? null : `${row.altitudeM} m`]
-                      .filter(Boolean)
-                      .join(' · ')}
-                  </p>
-                  {row.notes && <p className="small">{row.notes}</p>}
-                  {row.learnedTaste && <p className="quiet small">Learned: {learnedTasteInWords(row.learnedTaste)}</p>}
-                </div>
-                <p>
-                  {row.roast}
-                  {row.retiredAt && <span className="quiet"> · no longer served</span>}
-                </p>
-                <Bags bags={bags.items.filter(({ coffeeId }) => coffeeId === row.id)} currency={currency} />
-                <div className={styles.actions}>
-                  <Button onClick={() => setBag({ id: v7(), coffee: row })}>New bag</Button>
-                  <Button onClick={() => setCoffee({ id: row.id, row })} aria-label={`Edit ${row.name}`}>
-                    Edit
-                  </Button>
-                </div>
-              </li>
+            {[...served, ...coffees.items.filter(({ retiredAt }) => retiredAt)].map((row) => (
+              <CoffeeRow
+                key={row.id}
+                coffee={row}
+                states={statesOf(row)}
+                currency={currency}
+                onBag={() => setBag({ id: v7(), coffeeId: row.id, coffeeName: row.name, row: null })}
+              />
             ))}
           </ul>
         </>
       )}
-      <ResourceEditor<CoffeeFields>
-        title={coffee?.row ? coffee.row.name : 'A new coffee'}
-        initial={coffee ? (coffee.row ?? { roast: 'medium' }) : null}
+      <CoffeeEditor
+        editing={coffee}
         onClose={() => setCoffee(null)}
-        onSave={saveCoffee}
-        extra={
-          coffee?.row && (
-            <Button onClick={() => void retire(coffee.row!)}>
-              {coffee.row.retiredAt ? 'Serve it again' : 'No longer served'}
-            </Button>
-          )
-        }
-      >
-        {() => (
-          <>
-            <Form.Item name="name" label="Name" rules={[{ required: true, message: 'What is the coffee called?' }]}>
-              <Input maxLength={80} />
-            </Form.Item>
-            <Form.Item name="roast" label="Roast">
-              <Select options={ROASTS.map((value) => ({ value, label: value }))} />
-            </Form.Item>
-            <Form.Item name="roaster" label="Roaster">
-              <Input maxLength={80} />
-            </Form.Item>
-            <Form.Item name="origin" label="Origin">
-              <Input maxLength={120} />
-            </Form.Item>
-            <div className={listStyles.two}>
-              <Form.Item name="process" label="Process">
-                <Input maxLength={60} />
-              </Form.Item>
-              <Form.Item name="altitudeM" label="Altitude, m">
-                <InputNumber className={listStyles.full} controls={false} precision={0} />
-              </Form.Item>
-            </div>
-            <Form.Item name="notes" label="Roaster’s notes">
-              <Input.TextArea rows={2} maxLength={2000} />
-            </Form.Item>
-          </>
-        )}
-      </ResourceEditor>
-      <ResourceEditor<BagFields>
-        title={`A new bag of ${bag?.coffee.name ?? ''}`}
-        initial={bag ? { openedOn: dayjs(), weightGrams: 1000 } : null}
-        onClose={() => setBag(null)}
-        onSave={saveBag}
-      >
-        {() => (
-          <>
-            <Form.Item name="roastedOn" label="Roasted on">
-              <DatePicker className={listStyles.full} disabledDate={(date: Dayjs) => date.isAfter(dayjs(), 'day')} />
-            </Form.Item>
-            <Form.Item name="openedOn" label="Opened on">
-              <DatePicker className={listStyles.full} disabledDate={(date: Dayjs) => date.isAfter(dayjs(), 'day')} />
-            </Form.Item>
-            <Form.Item
-              name="weightGrams"
-              label="Weight when full, g"
-              rules={[{ required: true, message: 'How many grams?' }]}
-            >
-              <InputNumber className={listStyles.full} controls={false} />
-            </Form.Item>
-            <Form.Item name="price" label={`Price, ${currency}`}>
-              <InputNumber className={listStyles.full} controls={false} min={0} />
-            </Form.Item>
-          </>
-        )}
-      </ResourceEditor>
+        onBag={(coffeeId, hint) => setBag({ id: v7(), coffeeId, coffeeName: 'it', row: null, hint })}
+      />
+      <BagEditor editing={bag} currency={currency} onClose={() => setBag(null)} />
     </div>
   );
 }
 
-/** The newest bag in full, how many came before. */
-function Bags({ bags, currency }: { bags: BagView[]; currency: string }) {
-  const newest = bags[0];
-  if (!newest) return <p className="quiet">no bag yet</p>;
-  const age = newest.roastedOn ? dayjs().diff(dayjs(newest.roastedOn), 'day') : null;
+/** Days until the first of its bags in use is empty. */
+function soonest(states: BagState[]): number {
+  return Math.min(...states.filter(({ bag }) => bag.openedOn).map(({ stock }) => stock.daysLeft ?? Infinity), Infinity);
+}
+
+function CoffeeRow({
+  coffee,
+  states,
+  currency,
+  onBag,
+}: {
+  coffee: CoffeeView;
+  states: BagState[];
+  currency: string;
+  onBag: () => void;
+}) {
+  const open = states.find(({ bag }) => bag.openedOn) ?? states[0];
+  const altitude = coffee.altitudeM == null ? null : `${coffee.altitudeM} m`;
+  const facts = [coffee.roast, coffee.roaster, coffee.origin, coffee.process, altitude].filter(Boolean);
   return (
-    <div>
-      <p>
-        {age === null ? 'roast day unknown' : <span className={`numeral ${styles.age}`}>{plural(age, 'day')}</span>}
-        {age !== null && ' off roast'}
-      </p>
-      <p className="quiet small">
-        {newest.openedOn && `opened ${day(newest.openedOn)}`}
-        {newest.priceCents != null && ` · ${money(newest.priceCents, currency)} for ${newest.weightGrams} g`}
-        {bags.length > 1 && ` · ${plural(bags.length - 1, 'bag')} before`}
-      </p>
-    </div>
+    <li className={styles.row}>
+      <div>
+        <h2>
+          <Link to={`/shelf/${coffee.id}`}>{coffee.name}</Link>
+        </h2>
+        <p className="quiet small">
+          {facts.join(' · ')}
+          {coffee.retiredAt && ' · no longer served'}
+        </p>
+      </div>
+      {open ? (
+        <>
+          <div>{open.rest ? <RestBar rest={open.rest} /> : <p className="quiet">roast day unknown</p>}</div>
+          <div>
+            <p>
+              <span className={`numeral ${styles.left}`}>{plainNumber(open.stock.leftGrams, 0)}</span> g left
+              {states.length > 1 && <span className="quiet">, {states.length - 1} more</span>}
+            </p>
+            <p className="quiet small">
+              {[
+                lastsInWords(open.stock.daysLeft),
+                open.shotCents === null ? '' : `${money(open.shotCents, currency)} a shot`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </div>
+        </>
+      ) : (
+        <p className={`quiet ${styles.none}`}>no bag on the shelf</p>
+      )}
+      <Button onClick={onBag} aria-label={`New bag of ${coffee.name}`}>
+        New bag
+      </Button>
+    </li>
   );
 }

@@ -1,4 +1,5 @@
 import { plainNumber } from '@olvet/core';
+import { Form, Segmented } from 'antd';
 import { useListBasketsQuery, usePutBasketMutation, type BasketDto, type BasketView } from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
@@ -15,7 +16,7 @@ export function BasketsTab() {
       intro="What its rim says, and the least and the most it really takes. A nominal size is an upper limit on many baskets."
       items={data?.items}
       error={error}
-      fresh={{ nominalGrams: 18, minGrams: 16, maxGrams: 19.5 }}
+      fresh={{ nominalGrams: 18, minGrams: 16, maxGrams: 19.5, diameterMm: 58, shape: 'straight' }}
       fieldsOf={(row) => row}
       write={async (id, fields, stored) => {
         const done = await put({
@@ -24,8 +25,8 @@ export function BasketsTab() {
         });
         return 'error' in done ? done.error : undefined;
       }}
-      describe={({ nominalGrams, minGrams, maxGrams }) =>
-        `${plainNumber(nominalGrams)} g on the rim, takes ${plainNumber(minGrams)}–${plainNumber(maxGrams)} g`
+      describe={({ nominalGrams, minGrams, maxGrams, diameterMm, shape }) =>
+        `${plainNumber(nominalGrams)} g on the rim, takes ${plainNumber(minGrams)}–${plainNumber(maxGrams)} g, ${plainNumber(diameterMm ?? 58)} mm${shape === 'tapered' ? ', tapered' : ''}`
       }
     >
       {() => (
@@ -35,7 +36,17 @@ export function BasketsTab() {
           <div className={listStyles.two}>
             <NumberField name="minGrams" label="Least, g" />
             <NumberField name="maxGrams" label="Most, g" />
+            <NumberField name="diameterMm" label="Diameter, mm" />
           </div>
+          <Form.Item name="shape" label="Wall" extra="Tapered: a wrong dose punishes, and can jam an automatic tamper.">
+            <Segmented
+              block
+              options={[
+                { value: 'straight', label: 'straight' },
+                { value: 'tapered', label: 'tapered' },
+              ]}
+            />
+          </Form.Item>
         </>
       )}
     </EquipmentTab>

@@ -1,6 +1,12 @@
 import { plainNumber } from '@olvet/core';
-import { Form, Segmented } from 'antd';
-import { useListGrindersQuery, usePutGrinderMutation, type GrinderDto, type GrinderView } from '../app/api';
+import { Form, InputNumber, Segmented } from 'antd';
+import {
+  useGetWearQuery,
+  useListGrindersQuery,
+  usePutGrinderMutation,
+  type GrinderDto,
+  type GrinderView,
+} from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField } from './fields';
@@ -9,6 +15,7 @@ type Fields = Omit<GrinderDto, 'revision' | 'retiredAt'>;
 
 export function GrindersTab() {
   const { data, error } = useListGrindersQuery({ pageSize: 200 });
+  const wear = useGetWearQuery().data ?? [];
   const [put] = usePutGrinderMutation();
   return (
     <EquipmentTab<GrinderView, Fields>
@@ -16,7 +23,7 @@ export function GrindersTab() {
       intro="Its scale, its smallest step, which way is finer, and how much old coffee it holds after a change."
       items={data?.items}
       error={error}
-      fresh={{ min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 }}
+      fresh={{ min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10, collar: 'numbered' }}
       fieldsOf={(row) => row}
       write={async (id, fields, stored) => {
         const done = await put({
@@ -25,10 +32,11 @@ export function GrindersTab() {
         });
         return 'error' in done ? done.error : undefined;
       }}
-      describe={({ min, max, step, finer, dosing, purgeGrams, learnedSlope }) => (
+      describe={({ id, min, max, step, finer, dosing, purgeGrams, learnedSlope, burrLifeKg }) => (
         <>
           {plainNumber(min)}–{plainNumber(max)}, {step === 0 ? 'stepless' : `step ${plainNumber(step)}`}, {finer} is
           finer, {dosing}, purge {plainNumber(purgeGrams)} g
+          {wearInWords(wear.find(({ grinderId }) => grinderId === id)?.groundKg, burrLifeKg)}
           {learnedSlope && (
             <span className="quiet">
               {' '}
@@ -47,7 +55,19 @@ export function GrindersTab() {
             <NumberField name="max" label="Scale to" />
             <NumberField name="step" label="Smallest step" extra="0 if there are no clicks" />
             <NumberField name="purgeGrams" label="Purge, g" extra="Thrown out after a change" />
+            <Optional name="retentionGrams" label="Stays in the chute, g" />
+            <Optional name="groundKg" label="Ground before Olvet, kg" />
+            <Optional name="burrLifeKg" label="Burrs last, kg" />
           </div>
+          <Form.Item name="collar" label="Collar">
+            <Segmented
+              block
+              options={[
+                { value: 'numbered', label: 'numbered' },
+                { value: 'marked', label: 'plain marks' },
+              ]}
+            />
+          </Form.Item>
           <Form.Item name="finer" label="Finer is">
             <Segmented
               block
@@ -74,4 +94,20 @@ export function GrindersTab() {
       )}
     </EquipmentTab>
   );
+}
+
+function Optional({ name, label }: { name: string; label: string }) {
+  return (
+    <Form.Item name={name} label={label}>
+      <InputNumber className={listStyles.full} controls={false} inputMode="decimal" />
+    </Form.Item>
+  );
+}
+
+/** ", 142 of 600 kg through the burrs". */
+function wearInWords(groundKg: number | undefined, burrLifeKg: number | null | undefined): string {
+  if (groundKg === undefined || groundKg < 0.1) return '';
+  const worn = burrLifeKg ? ` of ${plainNumber(burrLifeKg, 0)}` : '';
+  const due = burrLifeKg && groundKg > 0.9 * burrLifeKg ? ': look at them soon' : '';
+  return `, ${plainNumber(groundKg, groundKg < 10 ? 1 : 0)}${worn} kg through the burrs${due}`;
 }

@@ -1,5 +1,5 @@
 import { plainNumber } from '@olvet/core';
-import { Form, Segmented } from 'antd';
+import { Form, InputNumber, Segmented, Select } from 'antd';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
@@ -8,8 +8,19 @@ import { NameField, NumberField } from './fields';
 interface Fields {
   name: string;
   canSet: boolean;
+  groups?: number | null;
+  warmUpMinutes?: number | null;
+  preBrew?: MachineDto['preBrew'];
+  pumpBar?: number | null;
   temperatureC: NonNullable<MachineDto['temperatureC']>;
 }
+
+const PRE_BREW_WORDS = {
+  none: 'nothing: the pump starts at once',
+  'pre-infusion': 'pre-infusion',
+  valve: 'a low-flow valve',
+  lever: 'a lever: pressure by hand',
+} as const;
 
 const USUAL = { min: 88, max: 97, step: 0.5 };
 
@@ -22,26 +33,47 @@ export function MachinesTab() {
       intro="Whether its brew temperature can be set, from where to where, in what steps."
       items={data?.items}
       error={error}
-      fresh={{ canSet: true, temperatureC: USUAL }}
-      fieldsOf={({ name, temperatureC }) => ({
+      fresh={{ canSet: true, temperatureC: USUAL, groups: 1, preBrew: 'none' }}
+      fieldsOf={({ name, temperatureC, groups, warmUpMinutes, preBrew, pumpBar }) => ({
         name,
+        groups,
+        warmUpMinutes,
+        preBrew,
+        pumpBar,
         canSet: temperatureC != null,
         temperatureC: temperatureC ?? USUAL,
       })}
-      write={async (id, { name, canSet, temperatureC }, { revision, retiredAt }) => {
-        const machineDto: MachineDto = { revision, retiredAt, name, temperatureC: canSet ? temperatureC : null };
+      write={async (id, { canSet, temperatureC, ...fields }, stored) => {
+        const machineDto: MachineDto = {
+          ...(stored as Partial<MachineDto>),
+          ...fields,
+          retiredAt: stored.retiredAt,
+          temperatureC: canSet ? temperatureC : null,
+        };
         const done = await put({ id, machineDto });
         return 'error' in done ? done.error : undefined;
       }}
-      describe={({ temperatureC }) =>
-        temperatureC
-          ? `${plainNumber(temperatureC.min)}–${plainNumber(temperatureC.max)} °C in steps of ${plainNumber(temperatureC.step)}`
-          : 'temperature cannot be set'
-      }
+      describe={describe}
     >
       {() => (
         <>
           <NameField />
+          <div className={listStyles.two}>
+            <NumberField name="groups" label="Groups" />
+            <Form.Item
+              name="warmUpMinutes"
+              label="Warm-up, minutes"
+              extra="Until a group is really hot, not until the light"
+            >
+              <InputNumber className={listStyles.full} controls={false} precision={0} />
+            </Form.Item>
+            <Form.Item name="pumpBar" label="Pressure, bar">
+              <InputNumber className={listStyles.full} controls={false} />
+            </Form.Item>
+          </div>
+          <Form.Item name="preBrew" label="Before the pump">
+            <Select options={Object.entries(PRE_BREW_WORDS).map(([value, label]) => ({ value, label }))} />
+          </Form.Item>
           <Form.Item name="canSet" label="Can its temperature be set?">
             <Segmented
               block
@@ -66,4 +98,20 @@ export function MachinesTab() {
       )}
     </EquipmentTab>
   );
+}
+
+function describe({ temperatureC, groups, warmUpMinutes, preBrew, temperatureOffset, firstDrip }: MachineView): string {
+  const { mean = 0 } = temperatureOffset ?? {};
+  return [
+    temperatureC
+      ? `${plainNumber(temperatureC.min)}–${plainNumber(temperatureC.max)} °C in steps of ${plainNumber(temperatureC.step)}`
+      : 'temperature cannot be set',
+    groups && groups > 1 ? `${groups} groups` : null,
+    warmUpMinutes ? `hot after ${warmUpMinutes} min` : null,
+    preBrew && preBrew !== 'none' ? PRE_BREW_WORDS[preBrew].split(':')[0]! : null,
+    temperatureOffset ? `${plainNumber(Math.abs(mean), 1)} °C ${mean < 0 ? 'cooler' : 'hotter'} than shown` : null,
+    firstDrip ? `first drip after ${plainNumber(firstDrip.mean, 1)} s` : null,
+  ]
+    .filter(Boolean)
+    .join(', ');
 }

@@ -1,49 +1,49 @@
-import { METHODS, plainNumber, type Method } from '@olvet/core';
-import { TIMER_WORDS } from '../parts/format';
+import { METHODS, type Method } from '@olvet/core';
+import { Link } from 'react-router';
+import { useListOwnMethodsQuery } from '../app/api';
+import { factsOf } from '../methods/schools';
 import styles from './MethodsTab.module.css';
 
-/** The schools side by side: what each holds still, turns first, and aims at. */
+/** The schools side by side: what each holds still and aims at; the shop's own first. */
 export function MethodsTab() {
+  const { data: own } = useListOwnMethodsQuery({ pageSize: 200 });
+  const rows = own?.items ?? [];
   return (
     <>
       <p className="quiet">
         Schools disagree: where the window lies, whether time is a target or an outcome, whether light roasts want finer
-        or longer. Choose one for a station; Olvet follows its order.
+        or longer. Choose one for a station; Olvet follows its order. Open one to read it, or to make your own of it.
       </p>
       <ul className={styles.methods}>
+        {rows.map((row) => (
+          <Card key={row.id} method={row.method as Method} mark={row.retiredAt ? 'ours, retired' : 'ours'} />
+        ))}
         {METHODS.map((method) => (
-          <li key={method.id}>
-            <h2>{method.name}</h2>
-            <p>{method.idea}</p>
-            <p className="quiet small">{method.suits}</p>
-            <dl>
-              {facts(method).map(([name, value]) => (
-                <div key={name}>
-                  <dt>{name}</dt>
-                  <dd>{value}</dd>
-                </div>
-              ))}
-            </dl>
-          </li>
+          <Card key={method.id} method={method} />
         ))}
       </ul>
     </>
   );
 }
 
-function facts(method: Method): [string, string][] {
-  const { start, windowSeconds, timer, timeIs, temperatureC, locks, balanceOrder, bodyOrder } = method;
-  const low = Math.min(...Object.values(temperatureC));
-  const high = Math.max(...Object.values(temperatureC));
-  return [
-    ['start', `${plainNumber(start.doseGrams)} → ${plainNumber(start.doseGrams * start.ratio, 0)} g`],
-    [
-      'time',
-      `${windowSeconds.min}–${windowSeconds.max} s ${TIMER_WORDS[timer]}${timeIs === 'outcome' ? ', an outcome' : ''}`,
-    ],
-    ['temperature', low === high ? `${low} °C` : `${low}–${high} °C by roast`],
-    ['holds still', locks.join(', ') || 'nothing'],
-    ['for balance', balanceOrder.join(', then ')],
-    ['for body', bodyOrder.join(', then ')],
-  ];
+function Card({ method, mark }: { method: Method; mark?: string }) {
+  return (
+    <li>
+      <h2>
+        <Link to={`/methods/${method.id}`}>{method.name}</Link>
+        {mark && <span className="quiet small"> {mark}</span>}
+      </h2>
+      <p>{method.idea}</p>
+      <dl>
+        {factsOf(method)
+          .slice(0, 4)
+          .map(([name, value]) => (
+            <div key={name}>
+              <dt>{name}</dt>
+              <dd>{value}</dd>
+            </div>
+          ))}
+      </dl>
+    </li>
+  );
 }

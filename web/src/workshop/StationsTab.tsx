@@ -1,6 +1,7 @@
-import { findMethod, METHODS, plainNumber, TIMER_STARTS } from '@olvet/core';
-import { Form, Select } from 'antd';
+import { METHODS, plainNumber, TIMER_STARTS } from '@olvet/core';
+import { Form, Segmented, Select } from 'antd';
 import {
+  useListBarScalesQuery,
   useListBasketsQuery,
   useListCoffeesQuery,
   useListGrindersQuery,
@@ -12,12 +13,13 @@ import {
 } from '../app/api';
 import { TIMER_WORDS } from '../parts/format';
 import listStyles from '../parts/List.module.css';
+import { useMethods } from '../parts/useMethods';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField } from './fields';
 
 type Fields = Pick<
   StationDto,
-  'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind'
+  'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind' | 'weighs' | 'scaleId'
 >;
 
 const ALL = { pageSize: 200 };
@@ -29,6 +31,8 @@ export function StationsTab() {
   const baskets = useListBasketsQuery(ALL).data?.items ?? [];
   const coffees = useListCoffeesQuery(ALL).data?.items ?? [];
   const [put] = usePutStationMutation();
+  const scales = useListBarScalesQuery(ALL).data?.items ?? [];
+  const methods = useMethods();
   const method = METHODS[1]!;
   const options = (items: { id: string; name: string; retiredAt?: string | null }[]) =>
     items.filter(({ retiredAt }) => !retiredAt).map(({ id, name }) => ({ value: id, label: name }));
@@ -46,7 +50,8 @@ export function StationsTab() {
       items={data?.items}
       error={error}
       fresh={{
-        methodId: method.id as StationDto['methodId'],
+        methodId: method.id,
+        weighs: true,
         target: {
           doseGrams: 18,
           yieldGrams: 36,
@@ -74,12 +79,13 @@ export function StationsTab() {
         const done = await put({ id, stationDto: { ...stationDto, retiredAt: stored.retiredAt } });
         return 'error' in done ? done.error : undefined;
       }}
-      describe={({ grinderId, machineId, coffeeId, basketId, methodId, target, grind }) => (
+      describe={({ grinderId, machineId, coffeeId, basketId, methodId, target, grind, weighs }) => (
         <>
           {nameOf(coffees, coffeeId)} · {nameOf(grinders, grinderId)} → {nameOf(machines, machineId)},{' '}
-          {nameOf(baskets, basketId)} · {findMethod(methodId)?.name}, {plainNumber(target.doseGrams)} →{' '}
+          {nameOf(baskets, basketId)} · {methods.find(methodId)?.name}, {plainNumber(target.doseGrams)} →{' '}
           {plainNumber(target.yieldGrams)} g in {target.timeSeconds.min}–{target.timeSeconds.max} s
           {grind != null && ` · grinder at ${plainNumber(grind)}`}
+          {weighs === false && ' · no scale'}
         </>
       )}
     >
@@ -90,8 +96,24 @@ export function StationsTab() {
           {pick('grinderId', 'Grinder', grinders)}
           {pick('machineId', 'Machine', machines)}
           {pick('basketId', 'Basket', baskets)}
+          <Form.Item
+            name="weighs"
+            label="Doses and yields are"
+            extra="Without a scale the advice counts on wider scatter."
+          >
+            <Segmented
+              block
+              options={[
+                { value: true, label: 'weighed' },
+                { value: false, label: 'struck level' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item name="scaleId" label="Scale" hidden={scales.length === 0}>
+            <Select allowClear options={options(scales)} />
+          </Form.Item>
           <Form.Item name="methodId" label="Method">
-            <Select options={METHODS.map(({ id, name }) => ({ value: id, label: name }))} />
+            <Select options={methods.all.map(({ id, name }) => ({ value: id, label: name }))} />
           </Form.Item>
           <div className={listStyles.two}>
             <NumberField name={['target', 'doseGrams']} label="Dose, g" />

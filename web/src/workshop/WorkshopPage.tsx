@@ -1,10 +1,11 @@
 import { Tabs } from 'antd';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import listStyles from '../parts/List.module.css';
 import { BasketsTab } from './BasketsTab';
 import { GrindersTab } from './GrindersTab';
 import { MachinesTab } from './MachinesTab';
 import { MethodsTab } from './MethodsTab';
+import { ScalesTab } from './ScalesTab';
 import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
 import { TastersTab } from './TastersTab';
@@ -14,7 +15,10 @@ export function WorkshopPage() {
   const [search, setSearch] = useSearchParams();
   return (
     <div className={listStyles.page}>
-      <h1>Workshop</h1>
+      <header className={listStyles.head}>
+        <h1>Workshop</h1>
+        <Link to="/measure">Measuring tools</Link>
+      </header>
       <Tabs
         activeKey={search.get('tab') ?? 'stations'}
         onChange={(tab) => setSearch({ tab })}
@@ -23,6 +27,7 @@ export function WorkshopPage() {
           { key: 'grinders', label: 'Grinders', children: <GrindersTab /> },
           { key: 'machines', label: 'Machines', children: <MachinesTab /> },
           { key: 'baskets', label: 'Baskets', children: <BasketsTab /> },
+          { key: 'scales', label: 'Scales', children: <ScalesTab /> },
           { key: 'methods', label: 'Methods', children: <MethodsTab /> },
           { key: 'tasters', label: 'Tasters', children: <TastersTab /> },
           { key: 'shop', label: 'Shop', children: <ShopTab /> },

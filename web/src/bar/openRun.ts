@@ -1,0 +1,43 @@
+import { dialInBudget, tasteTarget } from '@olvet/core';
+import type { CoffeeView, FoundDoseView, GrinderView, RunDto, StationView } from '../app/api';
+
+export interface RunStart {
+  station: StationView;
+  coffee: CoffeeView;
+  grinder: GrinderView;
+  /** The newest dose found for basket and coffee. */
+  foundDose: FoundDoseView | null;
+  /** Where to start; the station's own setting when absent. */
+  grind?: number | null;
+  startedAt: string;
+}
+
+/**
+ * A dial-in as it is opened: the station's aim, with the taste its coffee is wanted for, a dose that was found since the
+ * aim was set (yield follows in ratio), and a budget said beforehand.
+ */
+export function runStart({ station, coffee, grinder, foundDose, grind, startedAt }: RunStart): RunDto {
+  const { grinderId, machineId, basketId, coffeeId, methodId, target } = station;
+  const isNewer = foundDose !== null && foundDose.foundAt > station.updatedAt;
+  const doseGrams = isNewer ? foundDose.grams : target.doseGrams;
+  const yieldGrams = Math.round(target.yieldGrams * (doseGrams / target.doseGrams) * 10) / 10;
+  const { flavourGoal, bodyGoal, drunkAs } = coffee;
+  const wish = { flavour: flavourGoal, body: bodyGoal, drunkAs };
+  const hasWish = Boolean(flavourGoal) || Boolean(bodyGoal);
+  const known = Number(grinder.learnedSlope !== null) + Number(coffee.learnedTaste !== null);
+  const budget = dialInBudget({ known: known as 0 | 1 | 2, doseGrams, purgeGrams: grinder.purgeGrams });
+  return {
+    stationId: station.id,
+    grinderId,
+    machineId,
+    basketId,
+    coffeeId,
+    methodId,
+    target: { ...target, doseGrams, yieldGrams, ...(hasWish ? tasteTarget(wish) : {}) },
+    startGrind: grind ?? station.grind,
+    budgetShots: budget.shots,
+    budgetGrams: budget.grams,
+    status: 'open',
+    startedAt,
+  };
+}

@@ -1,0 +1,41 @@
+import { plainNumber } from '@olvet/core';
+import { Link } from 'react-router';
+import type { SheetView } from '../app/api';
+import styles from './StartHint.module.css';
+
+const FELT = {
+  'too-coarse': 'it poured apart, like sand',
+  near: 'it held a peak: near',
+  'too-fine': 'it packed like flour',
+} as const;
+
+/** Before the first shot: what was measured and counts, and what could still be. */
+export function BeforeFirst({ sheet }: { sheet: SheetView }) {
+  const { run, grinder, foundDose, timedDose, hasScale, machine } = sheet;
+  const said = [
+    run.handCheck ? `Between the fingers ${FELT[run.handCheck]}.` : null,
+    foundDose
+      ? `The dose was found: ${plainNumber(foundDose.grams, 1)} g ±${plainNumber(foundDose.toleranceGrams, 1)}.`
+      : null,
+    hasScale ? null : 'Nothing is weighed here: forecasts are wider.',
+    machine.temperatureOffset && Math.abs(machine.temperatureOffset.mean) >= 0.5
+      ? `Its water is ${plainNumber(Math.abs(machine.temperatureOffset.mean), 1)} °C ${machine.temperatureOffset.mean < 0 ? 'cooler' : 'hotter'} than shown; that is allowed for.`
+      : null,
+  ].filter(Boolean);
+  const offers = [
+    run.handCheck ? null : { to: `/measure/hand?run=${run.id}`, text: 'Check a pinch by hand' },
+    foundDose ? null : { to: '/measure/dose', text: 'Find the dose' },
+    grinder.dosing === 'timed' && !timedDose ? { to: '/measure/timed', text: 'Weigh a timed dose' } : null,
+  ].filter((offer) => offer !== null);
+  if (run.status !== 'open' || (said.length === 0 && offers.length === 0)) return null;
+  return (
+    <p className={styles.before}>
+      {said.length > 0 && <span>{said.join(' ')}</span>}
+      {offers.map(({ to, text }) => (
+        <Link key={to} to={to}>
+          {text}
+        </Link>
+      ))}
+    </p>
+  );
+}

@@ -1,0 +1,70 @@
+import { balanceWord, BODY_GOALS, bodyWord, FLAVOUR_GOALS, tasteTarget } from '@olvet/core';
+import { Button, Popover, Select } from 'antd';
+import { useState } from 'react';
+import { usePutRunMutation, type SheetView } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+import styles from './GoalChooser.module.css';
+
+/** What the cup is wanted to taste of, in words; they move the target on the taste pad. */
+export function GoalChooser({ sheet }: { sheet: SheetView }) {
+  const { run, coffee } = sheet;
+  const [open, setOpen] = useState(false);
+  const [flavour, setFlavour] = useState<string | null>(coffee.flavourGoal ?? null);
+  const [body, setBody] = useState<string | null>(coffee.bodyGoal ?? null);
+  const [putRun, { error, isLoading }] = usePutRunMutation();
+  const text = run.goal || wordsOf(run.target);
+  if (run.status !== 'open') return <span className={styles.goal}>wanted: {text}</span>;
+  const save = async (): Promise<void> => {
+    const aim = tasteTarget({ flavour, body, drunkAs: coffee.drunkAs });
+    const goal = [FLAVOUR_GOALS.find(({ id }) => id === flavour)?.text, BODY_GOALS.find(({ id }) => id === body)?.text]
+      .filter(Boolean)
+      .join('; ');
+    const done = await putRun({ id: run.id, runDto: { ...withoutRow(run), goal, target: { ...run.target, ...aim } } });
+    if (!('error' in done)) setOpen(false);
+  };
+  return (
+    <Popover
+      open={open}
+      onOpenChange={setOpen}
+      trigger="click"
+      title="What should it taste of?"
+      content={
+        <div className={styles.choices}>
+          <label>
+            Flavour
+            <Select
+              aria-label="Flavour wanted"
+              value={flavour}
+              allowClear
+              onChange={(value: string | null) => setFlavour(value ?? null)}
+              options={FLAVOUR_GOALS.map(({ id, text: label }) => ({ value: id, label }))}
+            />
+          </label>
+          <label>
+            Body
+            <Select
+              aria-label="Body wanted"
+              value={body}
+              allowClear
+              onChange={(value: string | null) => setBody(value ?? null)}
+              options={BODY_GOALS.map(({ id, text: label }) => ({ value: id, label }))}
+            />
+          </label>
+          <ProblemAlert error={error} />
+          <Button type="primary" loading={isLoading} onClick={() => void save()}>
+            Aim at it
+          </Button>
+        </div>
+      }
+    >
+      <Button type="text" size="small" className={styles.goal}>
+        wanted: {text}
+      </Button>
+    </Popover>
+  );
+}
+
+function wordsOf({ balance, body }: { balance: number; body: number }): string {
+  return `${balanceWord(balance)}, ${bodyWord(body)}`;
+}

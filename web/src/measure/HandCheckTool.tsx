@@ -1,0 +1,91 @@
+import { HAND_CHECKS, type HandCheck } from '@olvet/core';
+import { Button } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useGetSheetQuery, useListRunsQuery, usePutRunMutation, type RunView } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+import { Caution } from './Caution';
+import { PinchDrawing } from './drawings';
+import styles from './MeasurePage.module.css';
+
+const WORDS: Record<HandCheck, { name: string; text: string }> = {
+  'too-coarse': { name: 'Pours apart', text: 'Like sand: it falls off the fingers and holds no shape. Too coarse.' },
+  near: { name: 'Holds a peak', text: 'It keeps a peak and your fingerprint, and cracks when poked. Near.' },
+  'too-fine': { name: 'Packs like flour', text: 'A smooth lump, nearly no grain to feel. Too fine.' },
+};
+
+/** What fingers tell of the grind before the first shot: weak evidence, but it saves the worst ones. */
+export function HandCheckTool() {
+  const [search] = useSearchParams();
+  const { data: open } = useListRunsQuery({ pageSize: 50 }, { refetchOnMountOrArgChange: true });
+  const runs = open?.items.filter(({ status }) => status === 'open') ?? [];
+  const run = runs.find(({ id }) => id === search.get('run')) ?? runs[0];
+  return (
+    <div className={styles.stack} style={{ maxWidth: 820 }}>
+      <ol className={styles.steps}>
+        <li>Throw out the first grounds, then catch a pinch between finger and thumb.</li>
+        <li>Squeeze it, let go, poke it.</li>
+      </ol>
+      <Answers run={run} key={run?.id} />
+      <Caution>
+        Catch the grounds below the chute. Never reach into a grinder that is plugged in; burrs that hum and stand still
+        are locked: switch off at once, go coarser.
+      </Caution>
+    </div>
+  );
+}
+
+function Answers({ run }: { run: RunView | undefined }) {
+  const [felt, setFelt] = useState<HandCheck | null>(null);
+  const [putRun, { error, isLoading }] = usePutRunMutation();
+  const { data: sheet } = useGetSheetQuery({ id: run?.id ?? '' }, { skip: !run });
+  const navigate = useNavigate();
+  const chosen = felt ?? run?.handCheck ?? null;
+  const begun = (sheet?.shots.length ?? 0) > 0;
+  const tell = async (): Promise<void> => {
+    const done = await putRun({ id: run!.id, runDto: { ...withoutRow(run!), handCheck: chosen } });
+    if (!('error' in done)) await navigate(`/dial-in/${run!.id}`);
+  };
+  return (
+    <>
+      <div className={styles.pinches} role="group" aria-label="What the pinch did">
+        {HAND_CHECKS.map((kind) => (
+          <button
+            key={kind}
+            type="button"
+            className={styles.pinch}
+            aria-pressed={chosen === kind}
+            onClick={() => setFelt(kind)}
+          >
+            <PinchDrawing kind={kind} />
+            <strong>
+              {chosen === kind && '✓ '}
+              {WORDS[kind].name}
+            </strong>
+            <span className="quiet">{WORDS[kind].text}</span>
+          </button>
+        ))}
+      </div>
+      <ProblemAlert error={error} />
+      {run ? (
+        <div className={styles.buttons}>
+          <Button
+            type="primary"
+            size="large"
+            disabled={chosen === null || begun}
+            loading={isLoading}
+            onClick={() => void tell()}
+          >
+            Tell the dial-in{sheet ? ` of ${sheet.coffee.name}` : ''}
+          </Button>
+          {begun && <p className="quiet">It has shots already: they say more than fingers.</p>}
+        </div>
+      ) : (
+        <p className="quiet">
+          No dial-in is open. <Link to="/">Open one at the bar</Link>, and what you felt moves its first grind.
+        </p>
+      )}
+    </>
+  );
+}

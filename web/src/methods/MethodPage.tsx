@@ -1,0 +1,162 @@
+import { METHODS, METHOD_IDS, recommendMethod, type Lever, type Method } from '@olvet/core';
+import { Button, Skeleton } from 'antd';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import {
+  useListCoffeesQuery,
+  useListMachinesQuery,
+  useListOwnMethodsQuery,
+  useListStationsQuery,
+  usePutOwnMethodMutation,
+  type OwnMethodView,
+} from '../app/api';
+import listStyles from '../parts/List.module.css';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+import { MethodEditor } from './MethodEditor';
+import styles from './MethodPage.module.css';
+import { MethodPreview } from './MethodPreview';
+import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './schools';
+
+const ALL = { pageSize: 200 };
+
+/** One school to read: what it holds still, what it moves in which order, where others would disagree. */
+export function MethodPage() {
+  const { methodId } = useParams<'methodId'>();
+  const { data: own, error } = useListOwnMethodsQuery(ALL);
+  if (error) return <ProblemAlert error={error} />;
+  if (!own) return <Skeleton active className={listStyles.page} />;
+  const row = own.items.find(({ id }) => id === methodId) ?? null;
+  const method = METHODS.find(({ id }) => id === methodId) ?? (row?.method as Method | undefined);
+  if (!method) {
+    return (
+      <div className={listStyles.page}>
+        <p>There is no such method here.</p>
+        <Link to="/workshop?tab=methods">To the methods</Link>
+      </div>
+    );
+  }
+  return <OneMethod key={method.id} method={method} row={row} />;
+}
+
+function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null }) {
+  const [editing, setEditing] = useState<{ id: string; row: OwnMethodView | null } | null>(null);
+  const [put, { error }] = usePutOwnMethodMutation();
+  const navigate = useNavigate();
+  const basedOn = row?.basedOn ?? (method.id as (typeof METHOD_IDS)[number]);
+  const retire = (): void => {
+    const retiredAt = row!.retiredAt ? null : new Date().toISOString();
+    void put({ id: row!.id, ownMethodDto: { ...withoutRow(row!), retiredAt } });
+  };
+  return (
+    <div className={listStyles.page}>
+      <p className="small">
+        <Link to="/workshop?tab=methods">All methods</Link>
+      </p>
+      <header className={listStyles.head}>
+        <div className={styles.title}>
+          <h1>{method.name}</h1>
+          <p>{method.idea}</p>
+          <p className="quiet">
+            {row ? `Our own, made from ${METHODS.find(({ id }) => id === row.basedOn)?.name}. ` : ''}
+            {method.suits}
+          </p>
+        </div>
+        <div className={styles.buttons}>
+          {row && <Button onClick={() => setEditing({ id: row.id, row })}>Edit</Button>}
+          {row && <Button onClick={retire}>{row.retiredAt ? 'Use it again' : 'Retire it'}</Button>}
+          <Button type={row ? 'default' : 'primary'} onClick={() => setEditing({ id: v7(), row: null })}>
+            Make our own of it
+          </Button>
+        </div>
+      </header>
+      <ProblemAlert error={error} />
+      <div className={styles.columns}>
+        <div>
+          <dl className={styles.facts}>
+            {factsOf(method).map(([name, value]) => (
+              <div key={name}>
+                <dt>{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+          {method.timeIs === 'target' && (
+            <p>First the time is brought into the window with grind alone. Then the cup is tasted.</p>
+          )}
+          <Order title="Sour or bitter" levers={method.balanceOrder} />
+          <Order title="Thin or heavy" levers={method.bodyOrder} />
+          <SuitsHere method={method} />
+        </div>
+        <section aria-labelledby="disagree">
+          <h2 id="disagree">Where schools disagree</h2>
+          <dl className={styles.disagree}>
+            {DISAGREEMENTS.map(({ question, schools, assumed }) => (
+              <div key={question}>
+                <dt>{question}</dt>
+                <dd className="quiet">{schools}</dd>
+                <dd>Olvet: {assumed}</dd>
+              </div>
+            ))}
+          </dl>
+        </section>
+      </div>
+      <MethodPreview method={method} />
+      <MethodEditor
+        editing={editing}
+        from={method}
+        basedOn={basedOn}
+        onClose={() => setEditing(null)}
+        onSaved={(id) => void navigate(`/methods/${id}`)}
+      />
+    </div>
+  );
+}
+
+function Order({ title, levers }: { title: string; levers: Lever[] }) {
+  return (
+    <>
+      <h2 className={styles.order}>{title}</h2>
+      {levers.length === 0 && <p className="quiet">Left as it comes.</p>}
+      <ol className={styles.levers}>
+        {levers.map((lever) => (
+          <li key={lever}>
+            <strong>{LEVER_WORDS[lever]}</strong> <span className="quiet">{LEVER_EFFECTS[lever]}</span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** The stations whose coffee and machine this school would suit, with the reasons. */
+function SuitsHere({ method }: { method: Method }) {
+  const stations = (useListStationsQuery(ALL).data?.items ?? []).filter(({ retiredAt }) => !retiredAt);
+  const coffees = useListCoffeesQuery(ALL).data?.items ?? [];
+  const machines = useListMachinesQuery(ALL).data?.items ?? [];
+  const suited = stations.flatMap((station) => {
+    const coffee = coffees.find(({ id }) => id === station.coffeeId);
+    const machine = machines.find(({ id }) => id === station.machineId);
+    if (!coffee || !machine) return [];
+    const { roast, altitudeM } = coffee;
+    const advised = recommendMethod({ roast, altitudeM, canSetTemperature: machine.temperatureC != null });
+    return advised.method.id === method.id ? [{ station, coffee, reasons: advised.reasons }] : [];
+  });
+  if (suited.length === 0) return null;
+  return (
+    <>
+      <h2 className={styles.order}>Suits here</h2>
+      <ul className={styles.levers}>
+        {suited.map(({ station, coffee, reasons }) => (
+          <li key={station.id}>
+            <strong>
+              {coffee.name} at {station.name}
+            </strong>{' '}
+            <span className="quiet">{reasons.join(' ')}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,80 @@
+import type { Lever, Method } from '@olvet/core';
+import { plainNumber } from '@olvet/core';
+import { TIMER_WORDS } from '../parts/format';
+
+export const LEVER_WORDS: Record<Lever, string> = {
+  grind: 'grind',
+  yield: 'yield',
+  dose: 'dose',
+  temperature: 'temperature',
+};
+
+/** What each lever does, for the reader of a method. */
+export const LEVER_EFFECTS: Record<Lever, string> = {
+  grind: 'Finer pours longer and moves from sour towards bitter. Purge after every change.',
+  yield: 'Longer moves from sour towards bitter and gets thinner. The largest single lever; the grind stays.',
+  dose: 'More coffee pours longer and heavier. Half a gram is a lot, and the basket has a maximum.',
+  temperature: 'Hotter moves from sour towards bitter, the time hardly changes. One degree is noticeable.',
+};
+
+/** Where practised people disagree, and what Olvet assumes. */
+export const DISAGREEMENTS: { question: string; schools: string; assumed: string }[] = [
+  {
+    question: 'Where does the window lie?',
+    schools: '20–30 s, 25–32 s, 30–35 s: every house has its own.',
+    assumed: 'The method’s own window, and yours once you edit it. What counts is that it stays the same.',
+  },
+  {
+    question: 'When does the clock start?',
+    schools: 'With the pump, with the first drip, or with the first water on the puck.',
+    assumed: 'The method says; a machine whose first drip was measured lets shots of both schools be compared.',
+  },
+  {
+    question: 'Is time a target or an outcome?',
+    schools: 'Some bring the time in first and taste then; some taste only and let the time fall where it will.',
+    assumed: 'A target, except where a method says otherwise: with light roasts it is an outcome.',
+  },
+  {
+    question: 'Light roasts: finer, or longer and coarser?',
+    schools: 'Finer gives more contact; coarser with a longer ratio channels less.',
+    assumed: 'Hotter once, then longer, then coarser. The others stay open to you as alternatives.',
+  },
+  {
+    question: 'Temperature first or last?',
+    schools: 'Last, because it is slow to settle; or first, because light roasts need it.',
+    assumed: 'Last, but first and once with light roasts.',
+  },
+  {
+    question: 'How hard to tamp?',
+    schools: 'A fixed force, or until it stops.',
+    assumed: 'Either: constancy is what counts. A level tamp, a straight wrist.',
+  },
+  {
+    question: 'Does crema mean quality?',
+    schools: 'Many guests think so.',
+    assumed: 'No. It tells freshness, roast and species as much.',
+  },
+];
+
+/** The facts of a method as name and value. */
+export function factsOf(method: Method): [string, string][] {
+  const { start, windowSeconds, timer, timeIs, temperatureC, locks, tolerance } = method;
+  const low = Math.min(...Object.values(temperatureC));
+  const high = Math.max(...Object.values(temperatureC));
+  return [
+    [
+      'start',
+      `${plainNumber(start.doseGrams)} → ${plainNumber(start.doseGrams * start.ratio, 0)} g, 1:${plainNumber(start.ratio)}`,
+    ],
+    [
+      'time',
+      `${windowSeconds.min}–${windowSeconds.max} s ${TIMER_WORDS[timer]}${timeIs === 'outcome' ? ', an outcome' : ', a target'}`,
+    ],
+    ['temperature', low === high ? `${low} °C` : `${low}–${high} °C by roast`],
+    ['holds still', locks.map((lever) => LEVER_WORDS[lever]).join(', ') || 'nothing'],
+    [
+      'close enough',
+      `balance ±${plainNumber(tolerance.balance)}, body ±${plainNumber(tolerance.body)} on the taste scales`,
+    ],
+  ];
+}

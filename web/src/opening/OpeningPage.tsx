@@ -1,0 +1,165 @@
+import { openingOrder, usualWarmUpMinutes } from '@olvet/core';
+import { InputNumber, Skeleton, Switch } from 'antd';
+import dayjs from 'dayjs';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import {
+  useGetBoardQuery,
+  useGetStockQuery,
+  useListBagsQuery,
+  useListCoffeesQuery,
+  useListGrindersQuery,
+  useListMachinesQuery,
+} from '../app/api';
+import { EmptyState } from '../parts/EmptyState';
+import listStyles from '../parts/List.module.css';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { useNow } from '../parts/useNow';
+import { morningAt } from './morning';
+import styles from './OpeningPage.module.css';
+import { StationOpening } from './StationOpening';
+import { TastedToday } from './TastedToday';
+import { useOpenings } from './useOpenings';
+
+const ALL = { pageSize: 200 };
+
+/** From a cold machine to the first advice: what is on, what is left, in which order to dial in. */
+export function OpeningPage() {
+  const { data: board, error } = useGetBoardQuery(undefined, { refetchOnMountOrArgChange: true });
+  const machines = useListMachinesQuery(ALL).data?.items;
+  const grinders = useListGrindersQuery(ALL).data?.items;
+  const coffees = useListCoffeesQuery(ALL).data?.items;
+  const bags = useListBagsQuery(ALL).data?.items;
+  const { data: stock } = useGetStockQuery();
+  const openings = useOpenings();
+  const now = useNow(5_000);
+  const [onlyLeft, setOnlyLeft] = useState(false);
+  if (error) return <ProblemAlert error={error} />;
+  if (!board || !machines || !grinders || !coffees || !bags || !openings.loaded) {
+    return <Skeleton active className={listStyles.page} />;
+  }
+  if (board.stations.length === 0) {
+    return (
+      <EmptyState
+        title="Nothing to open yet"
+        text="Every station will stand here in the morning: when its machine is hot, what is left to do, where its grinder should start."
+        action={<Link to="/setup">Set up the first station</Link>}
+      />
+    );
+  }
+  const today = dayjs(now).format('YYYY-MM-DD');
+  const facts = board.stations.map((standing) => {
+    const { station } = standing;
+    const machine = machines.find(({ id }) => id === station.machineId)!;
+    const coffee = coffees.find(({ id }) => id === station.coffeeId)!;
+    const bag =
+      bags.find(({ coffeeId, finishedAt, openedOn }) => coffeeId === coffee.id && !finishedAt && openedOn) ?? null;
+    const opening = openings.of(station.id);
+    const warmUpMinutes = machine.warmUpMinutes ?? usualWarmUpMinutes(machine.groups ?? 1);
+    const switchedOnAt = opening?.switchedOnAt ? Date.parse(opening.switchedOnAt) : null;
+    const grinder = grinders.find(({ id }) => id === station.grinderId)!;
+    const forecast = morningAt({
+      standing,
+      grinder,
+      coffee,
+      bag,
+      before: openings.before(station.id),
+      now: opening,
+      today,
+    });
+    return { standing, machine, coffee, bag, opening, warmUpMinutes, switchedOnAt, grinder, forecast };
+  });
+  const turns = openingOrder(
+    facts.map(({ standing, switchedOnAt, warmUpMinutes, coffee, forecast }) => ({
+      id: standing.station.id,
+      hotAt: switchedOnAt === null ? null : switchedOnAt + warmUpMinutes * 60_000,
+      shotsPerDay: stock?.pace.find(({ coffeeId }) => coffeeId === coffee.id)?.shotsPerDay ?? 0,
+      doubt: forecast?.logTime.sd ?? 0.2,
+    })),
+    now,
+  );
+  const air = facts.find(({ opening }) => opening?.humidityPercent != null || opening?.roomC != null)?.opening;
+  const writeAir = async (part: { roomC?: number | null; humidityPercent?: number | null }): Promise<void> => {
+    for (const { standing } of facts) await openings.write(standing.station.id, part);
+  };
+  const switchOn = async (machineId: string, switchedOnAt: string | null): Promise<void> => {
+    for (const { standing, machine, opening } of facts) {
+      if (machine.id !== machineId) continue;
+      const done = (opening?.done ?? []).filter((step) => step !== 'switched-on');
+      await openings.write(standing.station.id, {
+        switchedOnAt,
+        done: switchedOnAt === null ? done : [...done, 'switched-on'],
+      });
+    }
+  };
+  return (
+    <div className={listStyles.page}>
+      <header className={listStyles.head}>
+        <div>
+          <h1>Opening</h1>
+          <p className="quiet">{new Date(now).toLocaleDateString(undefined, { dateStyle: 'full' })}</p>
+        </div>
+        <label className={styles.left}>
+          <Switch checked={onlyLeft} onChange={setOnlyLeft} aria-label="Only what is left" /> Only what is left
+        </label>
+        <div className={styles.air} role="group" aria-label="The air this morning">
+          <label htmlFor="room-c">Room</label>
+          <InputNumber
+            id="room-c"
+            controls={false}
+            min={-20}
+            max={60}
+            suffix="°C"
+            value={air?.roomC ?? null}
+            onBlur={(event) => void writeAir({ roomC: typed(event.target.value) })}
+            onPressEnter={(event) => event.currentTarget.blur()}
+          />
+          <label htmlFor="humidity">Humidity</label>
+          <InputNumber
+            id="humidity"
+            controls={false}
+            min={0}
+            max={100}
+            suffix="%"
+            value={air?.humidityPercent ?? null}
+            onBlur={(event) => void writeAir({ humidityPercent: typed(event.target.value) })}
+            onPressEnter={(event) => event.currentTarget.blur()}
+          />
+        </div>
+      </header>
+      <ProblemAlert error={openings.error} />
+      <ol className={styles.stations}>
+        {turns.map(({ id, reason }, i) => {
+          const fact = facts.find(({ standing }) => standing.station.id === id)!;
+          return (
+            <StationOpening
+              key={id}
+              turn={i + 1}
+              reason={reason}
+              {...fact}
+              now={now}
+              onlyLeft={onlyLeft}
+              onSwitch={(at) => void switchOn(fact.machine.id, at)}
+              onTick={(step, done) => void openings.tick(id, step, done)}
+            />
+          );
+        })}
+      </ol>
+      <div className={styles.foot}>
+        <TastedToday />
+        <p>
+          <a href="/api/calendar.ics">Reminders as a calendar</a>
+          <span className="quiet">
+            {' '}
+            to subscribe to: switching on, check shots, coffees coming into their own, bags running out.
+          </span>
+        </p>
+      </div>
+    </div>
+  );
+}
+
+function typed(text: string): number | null {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() === '' || !Number.isFinite(value) ? null : value;
+}

@@ -1,0 +1,174 @@
+import { plainNumber, warmUpAt, type MorningForecast, type OpeningStep } from '@olvet/core';
+import { Button } from 'antd';
+import { useNavigate } from 'react-router';
+import type { BoardStationView, CoffeeView, GrinderView, MachineView, OpeningView } from '../app/api';
+import { runStart } from '../bar/openRun';
+import { useOpenRun } from '../bar/useOpenRun';
+import { plural } from '../parts/plural';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { ToggleChip } from '../parts/ToggleChip';
+import styles from './OpeningPage.module.css';
+
+export interface StationOpeningProps {
+  turn: number;
+  reason: string;
+  standing: BoardStationView;
+  machine: MachineView;
+  coffee: CoffeeView;
+  grinder: GrinderView;
+  opening: OpeningView | undefined;
+  warmUpMinutes: number;
+  switchedOnAt: number | null;
+  forecast: MorningForecast | null;
+  now: number;
+  onlyLeft: boolean;
+  onSwitch: (at: string | null) => void;
+  onTick: (step: OpeningStep, done: boolean) => void;
+}
+
+const STEPS: { step: OpeningStep; text: string }[] = [
+  { step: 'hopper', text: 'hopper filled' },
+  { step: 'flushed', text: 'group flushed' },
+  { step: 'cups-warm', text: 'cups warm' },
+  { step: 'check-shot', text: 'check shot pulled' },
+];
+
+/** One station in the morning: its clock, its list, its start. */
+export function StationOpening(props: StationOpeningProps) {
+  const { turn, reason, standing, machine, opening, onlyLeft, onTick } = props;
+  const done = opening?.done ?? [];
+  const steps = STEPS.filter(({ step }) => !onlyLeft || !done.includes(step));
+  return (
+    <li className={styles.station}>
+      <span className={`numeral ${styles.turn}`}>{turn}</span>
+      <div>
+        <h2>{standing.coffeeName}</h2>
+        <p className="quiet small">
+          {standing.station.name} · {standing.grinderName} → {machine.name}
+        </p>
+        <p className="small">{reason}</p>
+      </div>
+      <Clock {...props} />
+      <div>
+        <Forecast {...props} />
+        <div className={styles.steps} role="group" aria-label={`To do at ${standing.station.name}`}>
+          {steps.map(({ step, text }) => (
+            <ToggleChip key={step} chosen={done.includes(step)} onToggle={(on) => onTick(step, on)}>
+              {text}
+            </ToggleChip>
+          ))}
+          {steps.length === 0 && <p className="quiet">Nothing left but the shots.</p>}
+        </div>
+        {!done.includes('flushed') && (
+          <p className="quiet small">Steam and water burn: cups and hands clear when flushing.</p>
+        )}
+      </div>
+      <Go {...props} />
+    </li>
+  );
+}
+
+/** The warm-up clock: one tap starts it; it reckons when a group is really hot. */
+function Clock({ machine, standing, warmUpMinutes, switchedOnAt, now, onSwitch }: StationOpeningProps) {
+  if (switchedOnAt === null) {
+    return (
+      <div>
+        <Button
+          type="primary"
+          size="large"
+          aria-label={`${machine.name} is on, for ${standing.station.name}`}
+          onClick={() => onSwitch(new Date().toISOString())}
+        >
+          Switched on now
+        </Button>
+        <p className="quiet small">Hot after {warmUpMinutes} min. A ready light is not a hot group.</p>
+      </div>
+    );
+  }
+  const { hotAt, minutesLeft, isHot, share } = warmUpAt({ switchedOnAt, warmUpMinutes, now });
+  const clock = new Date(hotAt).toLocaleTimeString(undefined, { hour: 'numeric', minute: '2-digit' });
+  return (
+    <div>
+      <p className={`numeral ${styles.clock} ${isHot ? styles.hot : ''}`} role="status">
+        {isHot ? 'Hot' : `Hot at ${clock}`}
+      </p>
+      {!isHot && (
+        <div className={styles.bar} aria-hidden>
+          <span style={{ width: `${100 * share}%` }} />
+        </div>
+      )}
+      <p className="quiet small">{isHot ? `since ${clock}` : `in ${minutesLeft} min`}</p>
+      <Button
+        size="small"
+        onClick={() => onSwitch(new Date(switchedOnAt - 10 * 60_000).toISOString())}
+        aria-label={`${machine.name} was on ten minutes earlier`}
+      >
+        10 min earlier
+      </Button>{' '}
+      <Button size="small" type="text" onClick={() => onSwitch(null)} aria-label={`${machine.name} is off`}>
+        Off
+      </Button>
+    </div>
+  );
+}
+
+/** What yesterday's setting will pour this morning, and what that implies. */
+function Forecast({ standing, forecast }: StationOpeningProps) {
+  const { grind } = standing.station;
+  if (forecast === null) {
+    return <p className="quiet">No timed shot at the setting that stands: the first shot tells.</p>;
+  }
+  const { timeSeconds, worthMoving, parts } = forecast;
+  const s = (value: number): string => plainNumber(value, 0);
+  return (
+    <>
+      <p className={`numeral ${styles.forecast}`}>
+        At {plainNumber(grind!)}: {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
+        {worthMoving && `, so start at ${plainNumber(forecast.grind)}`}
+      </p>
+      <p className="quiet small">
+        {parts.map(({ text }) => text).join(' ')} {worthMoving ? '' : 'Leave it where it stands.'}
+      </p>
+    </>
+  );
+}
+
+function Go({ standing, coffee, grinder, forecast, opening, switchedOnAt, warmUpMinutes, now }: StationOpeningProps) {
+  const { open, opening: busy, error } = useOpenRun();
+  const navigate = useNavigate();
+  const { station } = standing;
+  const grind = forecast?.worthMoving ? forecast.grind : (station.grind ?? null);
+  const { budgetShots, budgetGrams } = runStart({
+    station,
+    coffee,
+    grinder,
+    foundDose: null,
+    startedAt: new Date(now).toISOString(),
+  });
+  const hot = switchedOnAt !== null && warmUpAt({ switchedOnAt, warmUpMinutes, now }).isHot;
+  return (
+    <div className={styles.go}>
+      <ProblemAlert error={error} />
+      {standing.openRunId ? (
+        <Button type="primary" size="large" onClick={() => void navigate(`/dial-in/${standing.openRunId}`)}>
+          Go on
+        </Button>
+      ) : (
+        <Button
+          type={hot ? 'primary' : 'default'}
+          size="large"
+          loading={busy}
+          onClick={() => void open(standing, grind)}
+        >
+          Dial in{grind === null ? '' : ` at ${plainNumber(grind)}`}
+        </Button>
+      )}
+      {!standing.openRunId && (
+        <p className="quiet small">
+          may take {plural(budgetShots ?? 0, 'shot')}, {budgetGrams} g{!hot && opening?.switchedOnAt && <br />}
+          {!hot && 'A cold group tastes sour whatever the grind.'}
+        </p>
+      )}
+    </div>
+  );
+}

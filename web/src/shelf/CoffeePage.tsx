@@ -1,0 +1,210 @@
+import { BODY_GOALS, FLAVOUR_GOALS, plainNumber, restOf } from '@olvet/core';
+import { Button, InputNumber, Popover, Skeleton, Space } from 'antd';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import {
+  useGetCoffeeQuery,
+  useGetShopQuery,
+  useGetStockQuery,
+  useListBagsQuery,
+  useListRunsQuery,
+  useListStationsQuery,
+  usePutBagMutation,
+  type BagDto,
+  type CoffeeView,
+} from '../app/api';
+import { day, money } from '../parts/format';
+import { learnedTasteInWords } from '../parts/learned';
+import listStyles from '../parts/List.module.css';
+import { plural } from '../parts/plural';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { withoutRow } from '../parts/withoutRow';
+import { BagEditor, type EditedBag } from './BagEditor';
+import { bagState, isFrozen, lastsInWords, today, type BagState } from './bagState';
+import { CoffeeEditor } from './CoffeeEditor';
+import styles from './CoffeePage.module.css';
+import { PHASE_WORDS, RestBar } from './RestBar';
+import { StartsHere } from './StartsHere';
+
+/** One coffee: its rest, its bags, what the house learned of it, where to start with it. */
+export function CoffeePage() {
+  const { coffeeId } = useParams<'coffeeId'>();
+  const { data: coffee, error } = useGetCoffeeQuery({ id: coffeeId! });
+  const { data: bags } = useListBagsQuery({ coffeeId, pageSize: 50 });
+  const { data: stock } = useGetStockQuery();
+  const { data: shop } = useGetShopQuery();
+  const { data: stations } = useListStationsQuery({ coffeeId, pageSize: 50 });
+  const { data: runs } = useListRunsQuery({ coffeeId, pageSize: 1 });
+  const [editing, setEditing] = useState<CoffeeView | null>(null);
+  const [bag, setBag] = useState<EditedBag | null>(null);
+  if (error) {
+    return (
+      <div className={listStyles.page}>
+        <ProblemAlert error={error} />
+        <Link to="/shelf">To the shelf</Link>
+      </div>
+    );
+  }
+  if (!coffee || !bags) return <Skeleton active className={listStyles.page} />;
+  const currency = shop?.currency ?? 'EUR';
+  const states = bags.items
+    .filter(({ finishedAt }) => !finishedAt)
+    .map((each) => bagState(each, coffee, stock, today()));
+  const open = states.find((state) => state.bag.openedOn) ?? states[0];
+  const newBag = { id: v7(), coffeeId: coffee.id, coffeeName: coffee.name, row: null };
+  return (
+    <div className={listStyles.page}>
+      <header className={listStyles.head}>
+        <div>
+          <h1>{coffee.name}</h1>
+          <p className="quiet">{factsOf(coffee).join(' · ')}</p>
+        </div>
+        <div className={styles.actions}>
+          <Button onClick={() => setEditing(coffee)}>Edit</Button>
+          <Button type="primary" onClick={() => setBag(newBag)}>
+            New bag
+          </Button>
+        </div>
+      </header>
+      <div className={styles.columns}>
+        <section aria-labelledby="coffee-rest">
+          <h2 id="coffee-rest">Rest</h2>
+          {open?.rest ? <RestBar rest={open.rest} large /> : <PlainBand coffee={coffee} />}
+          <h2>Bags</h2>
+          {states.length === 0 && <p className="quiet">No bag on the shelf.</p>}
+          <ul className={listStyles.list}>
+            {states.map((state) => (
+              <BagRow
+                key={state.bag.id}
+                state={state}
+                currency={currency}
+                onEdit={() => setBag({ ...newBag, id: state.bag.id, row: state.bag })}
+              />
+            ))}
+          </ul>
+        </section>
+        <section aria-labelledby="coffee-known" className={styles.known}>
+          <h2 id="coffee-known">What we want of it</h2>
+          <p>{goalOf(coffee)}</p>
+          {coffee.notes && <p className="quiet">Its roaster says: {coffee.notes}</p>}
+          <h2>What the house learned</h2>
+          <p>
+            {coffee.learnedTaste
+              ? learnedTasteInWords(coffee.learnedTaste)
+              : 'Nothing yet: after its first dial-in Olvet knows where it pours sour, even and bitter.'}
+          </p>
+          {runs && runs.total > 0 && <p className="quiet">{plural(runs.total, 'dial-in')} so far.</p>}
+          <h2>Where to start</h2>
+          <StartsHere coffee={coffee} stations={stations?.items ?? []} />
+        </section>
+      </div>
+      <CoffeeEditor editing={editing ? { id: editing.id, row: editing } : null} onClose={() => setEditing(null)} />
+      <BagEditor editing={bag} currency={currency} onClose={() => setBag(null)} />
+    </div>
+  );
+}
+
+function factsOf(coffee: CoffeeView): (string | null)[] {
+  const { roaster, roast, origin, process, altitudeM, arabicaPercent, decaf } = coffee;
+  return [
+    roaster ?? null,
+    `${roast} roast`,
+    origin ?? null,
+    process ?? null,
+    altitudeM == null ? null : `${altitudeM} m`,
+    arabicaPercent == null ? null : `${arabicaPercent} % arabica`,
+    decaf ? 'decaf' : null,
+  ].filter(Boolean);
+}
+
+function goalOf({ flavourGoal, bodyGoal, drunkAs }: CoffeeView): string {
+  const flavour = FLAVOUR_GOALS.find(({ id }) => id === flavourGoal)?.text;
+  const body = BODY_GOALS.find(({ id }) => id === bodyGoal)?.text;
+  const cup = { black: 'drunk black', milk: 'drunk with milk', long: 'drunk long' }[drunkAs ?? 'black'];
+  const words = [flavour, body].filter(Boolean).join('; ');
+  return words === '' ? `Nobody has said yet; ${cup}. Edit it to aim a dial-in at a flavour.` : `${words}; ${cup}.`;
+}
+
+/** Without a bag: the band its roast usually has. */
+function PlainBand({ coffee }: { coffee: CoffeeView }) {
+  const { band } = restOf({ roastedOn: today(), today: today(), roast: coffee.roast });
+  return (
+    <p className="quiet">
+      A {coffee.roast} roast is usually at its best from day {band.bestFromDay} to day {band.bestUntilDay} after
+      roasting.
+    </p>
+  );
+}
+
+/** One bag with what a hand does to it: weigh, freeze, thaw, finish. */
+function BagRow({ state, currency, onEdit }: { state: BagState; currency: string; onEdit: () => void }) {
+  const { bag, rest, stock, shotCents } = state;
+  const [putBag, { error }] = usePutBagMutation();
+  const [weighed, setWeighed] = useState<number | null>(null);
+  const frozen = isFrozen(bag);
+  const change = (part: Partial<BagDto>): void => {
+    void putBag({ id: bag.id, bagDto: { ...withoutRow(bag), ...part } });
+  };
+  const spells = bag.frozen ?? [];
+  const toggleFrozen = (): void =>
+    change({
+      frozen: frozen
+        ? spells.map((spell) => (spell.to == null ? { ...spell, to: today() } : spell))
+        : [...spells, { from: today(), to: null }],
+    });
+  return (
+    <li className={styles.bag}>
+      <div>
+        <p>
+          <strong className="numeral">{plainNumber(stock.leftGrams, 0)} g</strong> of {plainNumber(bag.weightGrams, 0)}{' '}
+          g left
+          {shotCents !== null && <span className="quiet"> · {money(shotCents, currency)} a shot</span>}
+        </p>
+        <p className="quiet small">
+          {[
+            bag.roastedOn ? `roasted ${day(bag.roastedOn)}` : 'roast day unknown',
+            bag.openedOn ? `opened ${day(bag.openedOn)}` : 'closed',
+            frozen ? 'frozen' : rest && PHASE_WORDS[rest.phase],
+            bag.openedOn ? lastsInWords(stock.daysLeft) : '',
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        </p>
+        <ProblemAlert error={error} />
+      </div>
+      <div className={styles.actions}>
+        <Popover
+          trigger="click"
+          title="On the scale, without the bag’s own weight"
+          content={
+            <Space.Compact>
+              <InputNumber
+                aria-label="Grams left"
+                controls={false}
+                min={0}
+                max={bag.weightGrams}
+                suffix="g"
+                value={weighed}
+                onChange={(value) => setWeighed(value)}
+              />
+              <Button
+                type="primary"
+                disabled={weighed === null}
+                onClick={() => change({ weighedGrams: weighed, weighedAt: new Date().toISOString() })}
+              >
+                Count on from here
+              </Button>
+            </Space.Compact>
+          }
+        >
+          <Button>Weigh it</Button>
+        </Popover>
+        <Button onClick={toggleFrozen}>{frozen ? 'Thawed' : 'Freeze'}</Button>
+        {!bag.openedOn && !frozen && <Button onClick={() => change({ openedOn: today() })}>Open</Button>}
+        <Button onClick={() => change({ finishedAt: new Date().toISOString() })}>Empty</Button>
+        <Button onClick={onEdit}>Edit</Button>
+      </div>
+    </li>
+  );
+}
