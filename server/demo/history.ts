@@ -3,8 +3,7 @@ import {
   buildAdviceRequest,
   combineCoffee,
   combineSlopes,
-  createRandom,
-  drawNormal,
+  dialInBudget,
   lessonOf,
   palateOf,
   parseAdviceRequest,
@@ -16,34 +15,15 @@ import {
   type LearnedSlope,
   type Lesson,
   type PuckWorld,
-  type Random,
   type Settings,
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
-import { v7 } from 'uuid';
 import { PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
+import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
+import { addPreparation } from './preparation';
 
-/** Rows by table, in the order they must be inserted. */
-export type DemoRows = Record<
-  | 'grinders'
-  | 'machines'
-  | 'baskets'
-  | 'coffees'
-  | 'bags'
-  | 'stations'
-  | 'runs'
-  | 'shots'
-  | 'tastings'
-  | 'cards'
-  | 'card_versions'
-  | 'palates',
-  Record<string, unknown>[]
->;
-
-const SEED = 'lantern quay';
-const DAYS = 56;
 /** A new bag, and with it a dial-in, every so many days. */
 const BAG_DAYS = 14;
 const MAX_RUN_SHOTS = 7;
@@ -53,78 +33,14 @@ const HUMIDITY_SD = 0.012;
  * obeys the model. The same `now` gives the same rows to the last digit.
  */
 export function makeHistory(now: Date): DemoRows {
-  return new HistoryMaker(now).make();
-}
-
-class HistoryMaker {
-  private readonly rows: DemoRows = {
-    grinders: [],
-    machines: [],
-    baskets: [],
-    coffees: [],
-    bags: [],
-    stations: [],
-    runs: [],
-    shots: [],
-    tastings: [],
-    cards: [],
-    card_versions: [],
-    palates: [],
-  };
-  private readonly random: Random = createRandom(SEED);
-  private readonly ids = new Map<string, string>();
-
-  constructor(readonly now: Date) {}
-
-  make(): DemoRows {
-    for (const [position, station] of STATIONS.entries()) new StationHistory(this, station, position).make();
-    for (const person of PEOPLE) {
-      const palate = palateOf(this.rows.tastings.filter((tasting) => tasting.person === person));
-      this.rows.palates.push({ person, palate, forgetBefore: null, updatedAt: this.now });
-    }
-    return this.rows;
+  const maker = new HistoryMaker(now);
+  for (const [position, station] of STATIONS.entries()) new StationHistory(maker, station, position).make();
+  for (const person of PEOPLE) {
+    const palate = palateOf(maker.rows.tastings.filter((tasting) => tasting.person === person));
+    maker.rows.palates.push({ person, palate, forgetBefore: null, updatedAt: now });
   }
-
-  add(table: keyof DemoRows, row: Record<string, unknown>): string {
-    const at = (row.createdAt as Date | undefined) ?? dayjs(this.now).subtract(DAYS, 'day').toDate();
-    const id = (row.id as string | undefined) ?? this.id(at);
-    this.rows[table].push({ createdAt: at, updatedAt: at, ...row, id });
-    return id;
-  }
-
-  /** Equipment that several stations share is made once. */
-  once(table: keyof DemoRows, name: string, row: Record<string, unknown>): string {
-    const key = `${table}/${name}`;
-    const id = this.ids.get(key) ?? this.add(table, { ...row, name });
-    this.ids.set(key, id);
-    return id;
-  }
-
-  id(at: Date): string {
-    const random = Uint8Array.from({ length: 16 }, () => Math.floor(this.random() * 256));
-    return v7({ msecs: at.getTime(), random, seq: 0 });
-  }
-
-  /** A day before now at some hour; today's hours are squeezed between midnight and now, so that "today" has shots. */
-  at(daysAgo: number, share: number): Date {
-    const day = dayjs(this.now).startOf('day').subtract(daysAgo, 'day');
-    if (daysAgo > 0) return day.add(6.5 * 60 + share * 11 * 60, 'minute').toDate();
-    const since = dayjs(this.now).diff(day, 'second');
-    const open = Math.min(since, 4 * 3600);
-    return day.add(since - open + share * (open - 60), 'second').toDate();
-  }
-
-  draw(mean: number, sd: number): number {
-    return drawNormal(this.random, mean, sd);
-  }
-
-  get uniform(): Random {
-    return this.random;
-  }
-
-  row(table: keyof DemoRows, id: string): Record<string, unknown> {
-    return this.rows[table].find((row) => row.id === id)!;
-  }
+  addPreparation(maker);
+  return maker.rows;
 }
 
 class StationHistory {
@@ -136,6 +52,7 @@ class StationHistory {
   private readonly cardIds = new Map<string, { id: string; versions: number }>();
   private settings: Settings;
   private learned: LearnedSlope | null = null;
+  private bagId: string | null = null;
   private readonly lessons: { coffee: string; lesson: Lesson }[] = [];
   /** Log resistance drift: weather and the age of the bag, a slow random walk. */
   private weather = 0;
@@ -206,22 +123,30 @@ class StationHistory {
   }
 
   private coffeeId(coffee: DemoCoffee): string {
-    const { name, roaster, origin, process, altitudeM, roast, notes } = coffee;
-    return this.maker.once('coffees', name, { roaster, origin, process, altitudeM, roast, notes });
+    const { name, roaster, origin, process, altitudeM, roast, notes, wanted } = coffee;
+    return this.maker.once('coffees', name, { roaster, origin, process, altitudeM, roast, notes, ...wanted });
   }
 
   private openBag(coffee: DemoCoffee, daysAgo: number): void {
     const opened = dayjs(this.maker.at(daysAgo, 0));
-    this.maker.add('bags', {
+    if (this.bagId) this.maker.row('bags', this.bagId).finishedAt = opened.toDate();
+    const weightGrams = this.bagGrams();
+    this.bagId = this.maker.add('bags', {
       coffeeId: this.coffeeId(coffee),
       roastedOn: opened.subtract(10, 'day').format('YYYY-MM-DD'),
       openedOn: opened.format('YYYY-MM-DD'),
-      weightGrams: 1000,
-      priceCents: coffee.priceCents,
+      weightGrams,
+      priceCents: Math.round((coffee.priceCents * weightGrams) / 1000),
       createdAt: opened.toDate(),
     });
     // Every bag runs a little differently.
     this.weather += this.maker.draw(0, 0.05);
+  }
+
+  /** Bags are bought to last their fortnight with a little to spare, in quarters of a kilogram. */
+  private bagGrams(): number {
+    const { shotsPerDay, target } = this.demo;
+    return Math.ceil((1.25 * shotsPerDay * target.doseGrams * BAG_DAYS) / 250) * 250;
   }
 
   private world(coffee: DemoCoffee): PuckWorld {
@@ -253,6 +178,7 @@ class StationHistory {
       methodId: this.demo.methodId,
       target: { ...this.target },
       goal: coffee.goal,
+      ...this.budget(coffee),
       startGrind: this.roughGrind(end),
       status: 'open',
       startedAt,
@@ -281,6 +207,14 @@ class StationHistory {
   }
 
   /** What the server does when a dial-in ends. */
+  private budget(coffee: DemoCoffee): { budgetShots: number; budgetGrams: number } {
+    const tasted = this.lessons.some((taught) => taught.coffee === coffee.name);
+    const known = (Number(this.lessons.length > 0) + Number(tasted)) as 0 | 1 | 2;
+    const { doseGrams } = this.demo.target;
+    const { shots, grams } = dialInBudget({ known, doseGrams, purgeGrams: this.demo.grinder.purgeGrams });
+    return { budgetShots: shots, budgetGrams: grams };
+  }
+
   private learn(runId: string, coffee: DemoCoffee, shots: ReturnType<StationHistory['pour']>[]): void {
     const lesson = lessonOf(this.request(runId, coffee, shots));
     this.maker.row('runs', runId).lesson = lesson;

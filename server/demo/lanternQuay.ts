@@ -17,8 +17,8 @@ export interface DemoStation {
     dosing: 'timed' | 'weighed';
     purgeGrams: number;
   };
-  machine: { name: string; temperatureC: { min: number; max: number; step: number } | null };
-  basket: { name: string; nominalGrams: number; minGrams: number; maxGrams: number };
+  machine: { name: string; temperatureC: { min: number; max: number; step: number } | null } & Record<string, unknown>;
+  basket: { name: string; nominalGrams: number; minGrams: number; maxGrams: number } & Record<string, unknown>;
   coffees: DemoCoffee[];
   target: { doseGrams: number; yieldGrams: number; temperatureC: number | null; min: number; max: number };
   /** Where the grinder stood when the demo begins. */
@@ -40,11 +40,31 @@ export interface DemoCoffee {
   goal: string;
   tastesLike: string;
   priceCents: number;
+  /** What the house wants of it, as chosen on the shelf. */
+  wanted: {
+    flavourGoal?: string;
+    bodyGoal?: string;
+    drunkAs?: 'black' | 'milk' | 'long';
+    arabicaPercent: number;
+    decaf?: boolean;
+  };
   /** How this coffee differs from the station's world. */
   coffee: Partial<PuckWorld['coffee']>;
 }
 
-const twin = { name: 'Harbour twin', temperatureC: { min: 88, max: 97, step: 0.5 } };
+const twin = {
+  name: 'Harbour twin',
+  temperatureC: { min: 88, max: 97, step: 0.5 },
+  groups: 2,
+  warmUpMinutes: 40,
+  preBrew: 'pre-infusion',
+  pumpBar: 9,
+  firstDripReadings: [6.2, 6.8, 6.5, 7.1],
+  temperatureReadings: [
+    { shownC: 93, measuredC: 92.6 },
+    { shownC: 93, measuredC: 92.9 },
+  ],
+};
 
 export const STATIONS: DemoStation[] = [
   {
@@ -66,6 +86,7 @@ export const STATIONS: DemoStation[] = [
         goal: 'round and sweet, little acidity',
         tastesLike: 'plum, hazelnut, long',
         priceCents: 2600,
+        wanted: { flavourGoal: 'even', bodyGoal: 'round', arabicaPercent: 100 },
         coffee: { sweetSpotPercent: 18.9 },
       },
       {
@@ -79,6 +100,7 @@ export const STATIONS: DemoStation[] = [
         goal: 'sweet, clear acidity, full body',
         tastesLike: 'apricot, caramel, a little cocoa',
         priceCents: 2900,
+        wanted: { flavourGoal: 'even', bodyGoal: 'round', arabicaPercent: 100 },
         coffee: { sweetSpotPercent: 19.3, resistance: 1.08, diffusion: 0.96 },
       },
     ],
@@ -107,6 +129,7 @@ export const STATIONS: DemoStation[] = [
         goal: 'ripe fruit, silky, no harsh end',
         tastesLike: 'strawberry, cream',
         priceCents: 3400,
+        wanted: { flavourGoal: 'fruit', bodyGoal: 'round', arabicaPercent: 100 },
         coffee: { sweetSpotPercent: 19, diffusion: 0.97 },
       },
     ],
@@ -124,8 +147,18 @@ export const STATIONS: DemoStation[] = [
     name: 'Small bar, decaf',
     methodId: 'one-lever',
     grinder: { name: 'Pebble', min: 1, max: 50, step: 1, finer: 'higher', dosing: 'timed', purgeGrams: 10 },
-    machine: { name: 'Little cutter', temperatureC: null },
-    basket: { name: '16 g straight', nominalGrams: 16, minGrams: 14, maxGrams: 17 },
+    machine: {
+      name: 'Little cutter',
+      temperatureC: null,
+      groups: 1,
+      warmUpMinutes: 15,
+      preBrew: 'valve',
+      valveReadings: [
+        { turns: 0, grams: 78 },
+        { turns: 1, grams: 61 },
+      ],
+    },
+    basket: { name: '16 g tapered', nominalGrams: 16, minGrams: 14, maxGrams: 17, diameterMm: 54, shape: 'tapered' },
     coffees: [
       {
         name: 'Low Tide decaf',
@@ -138,6 +171,7 @@ export const STATIONS: DemoStation[] = [
         goal: 'heavy and sweet, good with milk',
         tastesLike: 'walnut, molasses, soft',
         priceCents: 2700,
+        wanted: { flavourGoal: 'cocoa', bodyGoal: 'heavy', drunkAs: 'milk', arabicaPercent: 80, decaf: true },
         coffee: { sweetSpotPercent: 18.6 },
       },
     ],

@@ -1,4 +1,13 @@
-import { answer, parseAdviceRequest, reviewRun, whatIf, type AdviceRequest, type Settings } from '@olvet/core';
+import {
+  advise,
+  answer,
+  moveLine,
+  parseAdviceRequest,
+  reviewRun,
+  whatIf,
+  type AdviceRequest,
+  type Settings,
+} from '@olvet/core';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
@@ -82,6 +91,16 @@ export const heartInPlace = {
   whatIf: (request: AdviceRequest, settings: Settings) => {
     const parsed = parseAdviceRequest(request);
     return Promise.resolve(parsed.ok ? whatIf(parsed.request, settings) : null);
+  },
+  replay: (request: AdviceRequest) => {
+    const parsed = parseAdviceRequest(request);
+    if (!parsed.ok) return Promise.resolve([]);
+    const { shots, grinder } = parsed.request;
+    return Promise.resolve(
+      Array.from({ length: shots.length + 1 }, (_, n) =>
+        moveLine(advise({ ...parsed.request, shots: shots.slice(0, n) }), grinder.finer),
+      ),
+    );
   },
   review: (request: AdviceRequest) => {
     const parsed = parseAdviceRequest(request);

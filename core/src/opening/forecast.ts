@@ -29,7 +29,7 @@ export interface MorningForecast {
   timeSeconds: { mean: number; p10: number; p90: number };
   logTime: { mean: number; sd: number };
   parts: ForecastPart[];
-  /** The setting that would bring it back to the window's middle, a setting of the scale. */
+  /** The setting that would undo the change, and bring a closing time outside the window well inside; on the scale. */
   grind: number;
   /** Whether that differs from the closing one by more than its own doubt. */
   worthMoving: boolean;
@@ -43,6 +43,8 @@ const WARMTH = 0.003;
 /** What a night, another hopper and another hand bring anyhow. */
 const OVERNIGHT_SD = 0.05;
 const TENTH = 1.2816;
+/** Well inside a window: a quarter of it from the edge. */
+const INSIDE = 0.25;
 
 /**
  * What yesterday's closing setting will pour this morning. Every part is an assumed rule of thumb with half its own size
@@ -53,10 +55,11 @@ export function forecastMorning(input: MorningInput): MorningForecast {
   const parts = [ageing(input), weather(input)].filter((part) => part !== null);
   const mean = parts.reduce((sum, part) => sum + part.logTime, 0);
   const sd = Math.hypot(OVERNIGHT_SD, ...parts.map((part) => part.sd));
-  const middle = (window.min + window.max) / 2;
-  // From what it poured at closing to the middle: a recipe kept inside its window is not to be improved overnight.
+  // What closed inside its window is not to be improved overnight; what closed outside is brought well inside, no more.
   const inWindow = closing.timeSeconds >= window.min && closing.timeSeconds <= window.max;
-  const wanted = inWindow ? -mean : Math.log(middle / closing.timeSeconds) - mean;
+  const inset = INSIDE * (window.max - window.min);
+  const aim = Math.min(window.max - inset, Math.max(window.min + inset, closing.timeSeconds));
+  const wanted = inWindow ? -mean : Math.log(aim / closing.timeSeconds) - mean;
   const sign = grinder.finer === 'higher' ? 1 : -1;
   const grind = snap(closing.grind + (sign * wanted) / grinder.slope.mean, grinder.scale);
   const at = (z: number): number => closing.timeSeconds * Math.exp(mean + z * sd);

@@ -1,9 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { fakeHouse, Refusal, renderPage } from '../../testing/house';
+import { fakeHouse, pageOf, Refusal, renderPage } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
 import { BarPage } from './BarPage';
 
-const { station } = sheetView();
+const { station, coffee, grinder } = sheetView();
 const shots = [22, 21, 22.5].map((timeSeconds, i) => ({
   id: `s${i}`,
   pulledAt: '2026-03-01T06:41:00Z',
@@ -23,11 +23,13 @@ const standing = {
   cardId: 'card',
   shots,
 };
+/** What opening a dial-in looks up. */
+const known = { '/api/coffees/coffee': coffee, '/api/grinders/grinder': grinder, '/api/doses': pageOf([]) };
 const board = (change: object = {}) => ({ stations: [{ ...standing, ...change }], gramsToday: 126, shotsToday: 7 });
 
 describe('the bar', () => {
   it('says how each station stands and opens a dial-in on it as it stands', async () => {
-    const { written } = fakeHouse({ '/api/board': board() });
+    const { written } = fakeHouse({ ...known, '/api/board': board() });
     renderPage(<BarPage />);
     expect(await screen.findByText(/Drifting fast/)).toBeInTheDocument();
     expect(screen.getByText('The last three ran 5.2 s short on average.')).toBeInTheDocument();
@@ -51,7 +53,7 @@ describe('the bar', () => {
   });
 
   it('sends the same dial-in again after a failure, never a second one', async () => {
-    const { written, replies } = fakeHouse({ '/api/board': board() });
+    const { written, replies } = fakeHouse({ ...known, '/api/board': board() });
     const refuse = new Refusal(500, { detail: 'Out of order.', errors: [] });
     renderPage(<BarPage />);
     const button = await screen.findByRole('button', { name: 'Dial in' });

@@ -119,7 +119,6 @@ export function TastePanel({
           );
         })}
       </div>
-      {shot && <Swallowed share={own?.share ?? null} disabled={disabled} onShare={(share) => save({ share })} />}
       {shot && sheet.shots.length > 1 && (
         <div className={styles.versus} role="group" aria-label={`Against shot ${sheet.shots.length - 1}`}>
           <span className="quiet small">Against shot {sheet.shots.length - 1}</span>
@@ -147,6 +146,7 @@ export function TastePanel({
           disabled={closed}
         />
       </label>
+      {shot && <Swallowed share={own?.share ?? null} disabled={disabled} onShare={(share) => save({ share })} />}
       {others.length > 0 && (
         <p className="quiet small">
           Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.

@@ -7,6 +7,7 @@ import {
   useListBasketsQuery,
   useListCoffeesQuery,
   useListFoundDosesQuery,
+  useListStationsQuery,
   usePutFoundDoseMutation,
   type BasketView,
   type CoffeeView,
@@ -29,9 +30,12 @@ export function DoseFinder() {
   const [basketId, setBasket] = useState<string>();
   const [coffeeId, setCoffee] = useState<string>();
   const [way, setWay] = useState<'coin' | 'strike'>('coin');
+  const station = useListStationsQuery(ALL).data?.items.find(({ retiredAt }) => !retiredAt);
   if (!baskets || !coffees) return <Skeleton active />;
-  const basket = baskets.find(({ id }) => id === basketId) ?? baskets.find(({ retiredAt }) => !retiredAt);
-  const coffee = coffees.find(({ id }) => id === coffeeId) ?? coffees.find(({ retiredAt }) => !retiredAt);
+  const basket =
+    baskets.find(({ id }) => id === (basketId ?? station?.basketId)) ?? baskets.find(({ retiredAt }) => !retiredAt);
+  const coffee =
+    coffees.find(({ id }) => id === (coffeeId ?? station?.coffeeId)) ?? coffees.find(({ retiredAt }) => !retiredAt);
   if (!basket || !coffee) {
     return (
       <p>

@@ -18,6 +18,7 @@ const WORDS: Record<HandCheck, { name: string; text: string }> = {
 /** What fingers tell of the grind before the first shot: weak evidence, but it saves the worst ones. */
 export function HandCheckTool() {
   const [search] = useSearchParams();
+  const [felt, setFelt] = useState<HandCheck | null>(null);
   const { data: open } = useListRunsQuery({ pageSize: 50 }, { refetchOnMountOrArgChange: true });
   const runs = open?.items.filter(({ status }) => status === 'open') ?? [];
   const run = runs.find(({ id }) => id === search.get('run')) ?? runs[0];
@@ -27,7 +28,7 @@ export function HandCheckTool() {
         <li>Throw out the first grounds, then catch a pinch between finger and thumb.</li>
         <li>Squeeze it, let go, poke it.</li>
       </ol>
-      <Answers run={run} key={run?.id} />
+      <Answers run={run} felt={felt} onFelt={setFelt} />
       <Caution>
         Catch the grounds below the chute. Never reach into a grinder that is plugged in; burrs that hum and stand still
         are locked: switch off at once, go coarser.
@@ -36,8 +37,15 @@ export function HandCheckTool() {
   );
 }
 
-function Answers({ run }: { run: RunView | undefined }) {
-  const [felt, setFelt] = useState<HandCheck | null>(null);
+function Answers({
+  run,
+  felt,
+  onFelt,
+}: {
+  run: RunView | undefined;
+  felt: HandCheck | null;
+  onFelt: (felt: HandCheck) => void;
+}) {
   const [putRun, { error, isLoading }] = usePutRunMutation();
   const { data: sheet } = useGetSheetQuery({ id: run?.id ?? '' }, { skip: !run });
   const navigate = useNavigate();
@@ -56,7 +64,7 @@ function Answers({ run }: { run: RunView | undefined }) {
             type="button"
             className={styles.pinch}
             aria-pressed={chosen === kind}
-            onClick={() => setFelt(kind)}
+            onClick={() => onFelt(kind)}
           >
             <PinchDrawing kind={kind} />
             <strong>

@@ -96,7 +96,9 @@ function Figures({ machine }: { machine: MachineView }) {
               Save reading
             </Button>
             {temperatures.length > 0 && (
-              <Button onClick={() => void write({ temperatureReadings: [] })}>Begin anew</Button>
+              <Button size="large" onClick={() => void write({ temperatureReadings: [] })}>
+                Begin anew
+              </Button>
             )}
           </div>
           <p className="quiet small">
@@ -132,7 +134,11 @@ function Figures({ machine }: { machine: MachineView }) {
             >
               Save drip
             </Button>
-            {drips.length > 0 && <Button onClick={() => void write({ firstDripReadings: [] })}>Begin anew</Button>}
+            {drips.length > 0 && (
+              <Button size="large" onClick={() => void write({ firstDripReadings: [] })}>
+                Begin anew
+              </Button>
+            )}
           </div>
           <p className="quiet small">
             {drips.length} watched. With it, shots timed from pump on and from the first drip can be compared.

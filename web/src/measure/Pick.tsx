@@ -1,4 +1,5 @@
 import { Select } from 'antd';
+import styles from './MeasurePage.module.css';
 
 interface Named {
   id: string;
@@ -20,7 +21,7 @@ export function Pick({
 }) {
   const id = `pick-${label.toLowerCase()}`;
   return (
-    <label htmlFor={id}>
+    <label htmlFor={id} className={styles.choice}>
       {label}
       <Select
         id={id}

@@ -58,7 +58,7 @@ function Valve({ machine }: { machine: MachineView }) {
         {advice && !advice.onTarget && (
           <>
             <span className={styles.lead}>
-              Turn {turnWords(Math.abs(advice.turn))}{' '}
+              {advice.turn > 0 ? 'Close' : 'Open'} it {turnWords(Math.abs(advice.turn))},{' '}
               {advice.turn > 0 ? 'clockwise, for less' : 'anticlockwise, for more'}.
             </span>{' '}
             Then 30 s again; target {target} g.
@@ -93,7 +93,11 @@ function Valve({ machine }: { machine: MachineView }) {
         >
           Save reading
         </Button>
-        {readings.length > 0 && <Button onClick={() => void write([])}>Begin anew</Button>}
+        {readings.length > 0 && (
+          <Button size="large" onClick={() => void write([])}>
+            Begin anew
+          </Button>
+        )}
       </div>
       <ul className={styles.log} aria-label="Readings">
         {readings.map((reading, i) => (

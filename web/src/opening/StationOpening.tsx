@@ -1,5 +1,6 @@
-import { plainNumber, warmUpAt, type MorningForecast, type OpeningStep } from '@olvet/core';
+import { plainNumber, warmUpAt, type OpeningStep } from '@olvet/core';
 import { Button } from 'antd';
+import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
 import type { BoardStationView, CoffeeView, GrinderView, MachineView, OpeningView } from '../app/api';
 import { runStart } from '../bar/openRun';
@@ -7,6 +8,7 @@ import { useOpenRun } from '../bar/useOpenRun';
 import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ToggleChip } from '../parts/ToggleChip';
+import type { Morning } from './morning';
 import styles from './OpeningPage.module.css';
 
 export interface StationOpeningProps {
@@ -19,7 +21,7 @@ export interface StationOpeningProps {
   opening: OpeningView | undefined;
   warmUpMinutes: number;
   switchedOnAt: number | null;
-  forecast: MorningForecast | null;
+  forecast: Morning | null;
   now: number;
   onlyLeft: boolean;
   onSwitch: (at: string | null) => void;
@@ -113,31 +115,36 @@ function Clock({ machine, standing, warmUpMinutes, switchedOnAt, now, onSwitch }
 }
 
 /** What yesterday's setting will pour this morning, and what that implies. */
-function Forecast({ standing, forecast }: StationOpeningProps) {
-  const { grind } = standing.station;
+function Forecast({ standing, forecast, now }: StationOpeningProps) {
+  const today = standing.shots.findLast(
+    ({ pulledAt, timeSeconds }) => timeSeconds != null && dayjs(pulledAt).isSame(now, 'day'),
+  );
+  const poured = today && <p className="small">Today it poured {plainNumber(today.timeSeconds!, 1)} s already.</p>;
   if (forecast === null) {
-    return <p className="quiet">No timed shot at the setting that stands: the first shot tells.</p>;
+    return poured ?? <p className="quiet">Nothing timed here yet: the first shot tells.</p>;
   }
-  const { timeSeconds, worthMoving, parts } = forecast;
+  const { closingGrind, timeSeconds, worthMoving, parts } = forecast;
   const s = (value: number): string => plainNumber(value, 0);
   return (
     <>
       <p className={`numeral ${styles.forecast}`}>
-        At {plainNumber(grind!)}: {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
+        At {plainNumber(closingGrind)}: {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
         {worthMoving && `, so start at ${plainNumber(forecast.grind)}`}
       </p>
       <p className="quiet small">
         {parts.map(({ text }) => text).join(' ')} {worthMoving ? '' : 'Leave it where it stands.'}
       </p>
+      {poured}
     </>
   );
 }
 
-function Go({ standing, coffee, grinder, forecast, opening, switchedOnAt, warmUpMinutes, now }: StationOpeningProps) {
+function Go({ standing, coffee, grinder, forecast, switchedOnAt, warmUpMinutes, now }: StationOpeningProps) {
   const { open, opening: busy, error } = useOpenRun();
   const navigate = useNavigate();
   const { station } = standing;
-  const grind = forecast?.worthMoving ? forecast.grind : (station.grind ?? null);
+  const begun = standing.shots.some(({ pulledAt }) => dayjs(pulledAt).isSame(now, 'day'));
+  const grind = forecast?.worthMoving && !begun ? forecast.grind : (station.grind ?? null);
   const { budgetShots, budgetGrams } = runStart({
     station,
     coffee,
@@ -165,8 +172,8 @@ function Go({ standing, coffee, grinder, forecast, opening, switchedOnAt, warmUp
       )}
       {!standing.openRunId && (
         <p className="quiet small">
-          may take {plural(budgetShots ?? 0, 'shot')}, {budgetGrams} g{!hot && opening?.switchedOnAt && <br />}
-          {!hot && 'A cold group tastes sour whatever the grind.'}
+          May take {plural(budgetShots ?? 0, 'shot')}, {budgetGrams} g.
+          {!hot && ' A cold group tastes sour whatever the grind.'}
         </p>
       )}
     </div>

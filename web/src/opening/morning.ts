@@ -12,18 +12,23 @@ export interface MorningFacts {
   today: string;
 }
 
+/** The forecast, and the setting it is for. */
+export interface Morning extends MorningForecast {
+  closingGrind: number;
+}
+
 /** A grinder that has taught nothing yet: one unit moves the time by a usual step. */
 const USUAL_SLOPE = { mean: 0.06, sd: 0.04 };
 const LAST_SHOTS = 3;
 
-/** Yesterday's closing setting, carried to this morning; null where nothing was timed at the setting that stands. */
-export function morningAt(facts: MorningFacts): MorningForecast | null {
+/** The closing setting of the last day, carried to this morning; null where nothing was timed before today. */
+export function morningAt(facts: MorningFacts): Morning | null {
   const { standing, grinder, coffee, bag, before, now, today } = facts;
-  const { station, shots } = standing;
-  if (station.grind == null) return null;
-  const last = shots.filter((shot) => shot.timeSeconds != null && shot.grind === station.grind).slice(-LAST_SHOTS);
-  const closing = last.at(-1);
+  const { station } = standing;
+  const shots = standing.shots.filter(({ pulledAt }) => dayjs(pulledAt).format('YYYY-MM-DD') < today);
+  const closing = shots.findLast((shot) => shot.timeSeconds != null && shot.grind != null);
   if (!closing) return null;
+  const last = shots.filter((shot) => shot.timeSeconds != null && shot.grind === closing.grind).slice(-LAST_SHOTS);
   const timeSeconds = last.reduce((sum, shot) => sum + shot.timeSeconds!, 0) / last.length;
   const frozen = (bag?.frozen ?? []).map(({ from, to }) => ({ from, to: to ?? null }));
   const restOn = (day: string) => restOf({ roastedOn: bag!.roastedOn!, today: day, roast: coffee.roast, frozen });
@@ -34,8 +39,9 @@ export function morningAt(facts: MorningFacts): MorningForecast | null {
       ? { roomC: row.roomC, humidityPercent: row.humidityPercent }
       : null;
   const [airThen, airNow] = [air(before), air(now)];
-  return forecastMorning({
-    closing: { grind: station.grind, timeSeconds },
+  const closingGrind = closing.grind!;
+  const forecast = forecastMorning({
+    closing: { grind: closingGrind, timeSeconds },
     ageDays: isDated ? { closing: restOn(closedOn).ageDays, now: restOn(today).ageDays } : null,
     band: isDated ? restOn(today).band : null,
     weather: airThen && airNow ? { closing: airThen, now: airNow } : null,
@@ -46,4 +52,5 @@ export function morningAt(facts: MorningFacts): MorningForecast | null {
     },
     window: station.target.timeSeconds,
   });
+  return { ...forecast, closingGrind };
 }

@@ -17,7 +17,7 @@ export function BasketsTab() {
       items={data?.items}
       error={error}
       fresh={{ nominalGrams: 18, minGrams: 16, maxGrams: 19.5, diameterMm: 58, shape: 'straight' }}
-      fieldsOf={(row) => row}
+      fieldsOf={(row) => ({ ...row, diameterMm: row.diameterMm ?? 58, shape: row.shape ?? 'straight' })}
       write={async (id, fields, stored) => {
         const done = await put({
           id,

@@ -36,7 +36,7 @@ export function MachinesTab() {
       fresh={{ canSet: true, temperatureC: USUAL, groups: 1, preBrew: 'none' }}
       fieldsOf={({ name, temperatureC, groups, warmUpMinutes, preBrew, pumpBar }) => ({
         name,
-        groups,
+        groups: groups ?? 1,
         warmUpMinutes,
         preBrew,
         pumpBar,

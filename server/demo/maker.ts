@@ -1,0 +1,96 @@
+import { createRandom, drawNormal, type Random } from '@olvet/core';
+import dayjs from 'dayjs';
+import { v7 } from 'uuid';
+
+/** Rows by table, in the order they must be inserted. */
+export type DemoRows = Record<
+  | 'grinders'
+  | 'machines'
+  | 'baskets'
+  | 'coffees'
+  | 'bags'
+  | 'scales'
+  | 'stations'
+  | 'runs'
+  | 'shots'
+  | 'tastings'
+  | 'cards'
+  | 'card_versions'
+  | 'palates'
+  | 'weighings'
+  | 'found_doses'
+  | 'methods'
+  | 'openings',
+  Record<string, unknown>[]
+>;
+
+const SEED = 'lantern quay';
+/** How far back the history goes. */
+export const DAYS = 56;
+/** Collects the rows of a made-up history; every draw and id comes from one seed. */
+export class HistoryMaker {
+  readonly rows: DemoRows = {
+    grinders: [],
+    machines: [],
+    baskets: [],
+    coffees: [],
+    bags: [],
+    scales: [],
+    stations: [],
+    runs: [],
+    shots: [],
+    tastings: [],
+    cards: [],
+    card_versions: [],
+    palates: [],
+    weighings: [],
+    found_doses: [],
+    methods: [],
+    openings: [],
+  };
+  private readonly random: Random = createRandom(SEED);
+  private readonly ids = new Map<string, string>();
+
+  constructor(readonly now: Date) {}
+
+  add(table: keyof DemoRows, row: Record<string, unknown>): string {
+    const at = (row.createdAt as Date | undefined) ?? dayjs(this.now).subtract(DAYS, 'day').toDate();
+    const id = (row.id as string | undefined) ?? this.id(at);
+    this.rows[table].push({ createdAt: at, updatedAt: at, ...row, id });
+    return id;
+  }
+
+  /** Equipment that several stations share is made once. */
+  once(table: keyof DemoRows, name: string, row: Record<string, unknown>): string {
+    const key = `${table}/${name}`;
+    const id = this.ids.get(key) ?? this.add(table, { ...row, name });
+    this.ids.set(key, id);
+    return id;
+  }
+
+  id(at: Date): string {
+    const random = Uint8Array.from({ length: 16 }, () => Math.floor(this.random() * 256));
+    return v7({ msecs: at.getTime(), random, seq: 0 });
+  }
+
+  /** A day before now at some hour; today's hours are squeezed between midnight and now, so that "today" has shots. */
+  at(daysAgo: number, share: number): Date {
+    const day = dayjs(this.now).startOf('day').subtract(daysAgo, 'day');
+    if (daysAgo > 0) return day.add(6.5 * 60 + share * 11 * 60, 'minute').toDate();
+    const since = dayjs(this.now).diff(day, 'second');
+    const open = Math.min(since, 4 * 3600);
+    return day.add(since - open + share * (open - 60), 'second').toDate();
+  }
+
+  draw(mean: number, sd: number): number {
+    return drawNormal(this.random, mean, sd);
+  }
+
+  get uniform(): Random {
+    return this.random;
+  }
+
+  row(table: keyof DemoRows, id: string): Record<string, unknown> {
+    return this.rows[table].find((row) => row.id === id)!;
+  }
+}

@@ -1,0 +1,151 @@
+import { METHODS, type Method } from '@olvet/core';
+import dayjs from 'dayjs';
+import type { HistoryMaker } from './maker';
+
+/** What stands around the shots: scales, weighings, a found dose, a method of the house, a coffee at rest, this morning. */
+export function addPreparation(maker: HistoryMaker): void {
+  addScales(maker);
+  addBaskets(maker);
+  addWeighings(maker, 'Lefty', { rate: 4.15, lag: 0.4, perUnit: 0.035 });
+  addWeighings(maker, 'Pebble', { rate: 2.9, lag: 0.3, perUnit: 0.03 });
+  addDoses(maker);
+  addMethod(maker);
+  addRestingCoffee(maker);
+  addFrozenBag(maker);
+  addOpenings(maker);
+}
+
+function rowNamed(maker: HistoryMaker, table: 'grinders' | 'coffees' | 'baskets' | 'stations', name: string) {
+  return maker.rows[table].find((row) => row.name === name)!;
+}
+
+/** A single and a triple beside the doubles, and the coffee of the first weeks that is served no longer. */
+function addBaskets(maker: HistoryMaker): void {
+  maker.add('baskets', {
+    name: '8 g single',
+    nominalGrams: 8,
+    minGrams: 7,
+    maxGrams: 9,
+    shape: 'tapered',
+    diameterMm: 45,
+  });
+  maker.add('baskets', { name: '21 g triple', nominalGrams: 21, minGrams: 19, maxGrams: 23 });
+  rowNamed(maker, 'coffees', 'Fogbell').retiredAt = maker.at(28, 0);
+}
+
+function addScales(maker: HistoryMaker): void {
+  const scaleId = maker.add('scales', { name: 'Counter scale', resolutionGrams: 0.1 });
+  for (const station of maker.rows.stations) Object.assign(station, { scaleId, weighs: true });
+}
+
+/** A few weighings at and around the setting that stands, with a timed grinder's own scatter. */
+function addWeighings(maker: HistoryMaker, name: string, law: { rate: number; lag: number; perUnit: number }): void {
+  const grinder = rowNamed(maker, 'grinders', name);
+  const station = maker.rows.stations.find((row) => row.grinderId === grinder.id)!;
+  const standing = station.grind as number;
+  const doseGrams = (station.target as { doseGrams: number }).doseGrams;
+  for (const [daysAgo, offset] of [
+    [9, 1],
+    [4, 0],
+    [1, 0],
+  ] as const) {
+    const coarser = offset * (grinder.finer === 'lower' ? 1 : -1);
+    const rate = law.rate * Math.exp(law.perUnit * offset);
+    const seconds = Math.round((law.lag + doseGrams / rate) * 10) / 10;
+    const grams = Math.round((rate * (seconds - law.lag) + maker.draw(0, 0.12)) * 10) / 10;
+    const weighedAt = maker.at(daysAgo, 0.02);
+    const grind = standing + coarser;
+    maker.add('weighings', { grinderId: grinder.id, grind, seconds, grams, weighedAt, createdAt: weighedAt });
+  }
+}
+
+function addDoses(maker: HistoryMaker): void {
+  for (const { coffeeId, basketId } of maker.rows.stations) {
+    const coffee = maker.rows.coffees.find((row) => row.id === coffeeId)!;
+    if (coffee.name === 'Low Tide decaf') continue;
+    const foundAt = maker.at(27, 0);
+    const grams = coffee.name === 'Heron Bank' ? 18.2 : 18;
+    maker.add('found_doses', {
+      basketId,
+      coffeeId,
+      grams,
+      toleranceGrams: 0.2,
+      how: 'coin',
+      foundAt,
+      createdAt: foundAt,
+    });
+  }
+}
+
+/** The house's own way: one lever with a narrower window. */
+function addMethod(maker: HistoryMaker): void {
+  const from = METHODS.find(({ id }) => id === 'one-lever')!;
+  const method: Method = {
+    ...from,
+    name: 'Quay rule',
+    idea: 'One lever as we do it: a narrower window, so that the cup is the same from every hand.',
+    windowSeconds: { min: 26, max: 31 },
+  };
+  const id = maker.add('methods', { name: method.name, basedOn: from.id, method });
+  maker.row('methods', id).method = { ...method, id };
+}
+
+/** Fresh from the roaster, not yet to be opened. */
+function addRestingCoffee(maker: HistoryMaker): void {
+  const arrivedAt = maker.at(1, 0.5);
+  const coffeeId = maker.add('coffees', {
+    name: 'Sand Spit',
+    roaster: 'North Pier',
+    origin: 'Sera valley',
+    process: 'honey',
+    altitudeM: 2050,
+    roast: 'light',
+    notes: 'white peach, jasmine, honey',
+    flavourGoal: 'bright',
+    bodyGoal: 'light',
+    arabicaPercent: 100,
+    createdAt: arrivedAt,
+  });
+  const roastedOn = dayjs(maker.now).subtract(5, 'day').format('YYYY-MM-DD');
+  maker.add('bags', { coffeeId, roastedOn, weightGrams: 250, priceCents: 1450, createdAt: arrivedAt });
+}
+
+function addFrozenBag(maker: HistoryMaker): void {
+  const coffeeId = rowNamed(maker, 'coffees', 'Heron Bank').id;
+  const day = (daysAgo: number): string => dayjs(maker.now).subtract(daysAgo, 'day').format('YYYY-MM-DD');
+  maker.add('bags', {
+    coffeeId,
+    roastedOn: day(40),
+    weightGrams: 1250,
+    priceCents: 4250,
+    frozen: [{ from: day(28), to: null }],
+    createdAt: maker.at(40, 0),
+  });
+}
+
+/** Yesterday was humid, this morning is dry; the two groups are on, the small machine is not. */
+function addOpenings(maker: HistoryMaker): void {
+  for (const station of maker.rows.stations) {
+    const stationId = station.id;
+    const yesterday = maker.at(1, 0);
+    maker.add('openings', {
+      stationId,
+      day: dayjs(maker.now).subtract(1, 'day').format('YYYY-MM-DD'),
+      switchedOnAt: dayjs(yesterday).subtract(45, 'minute').toDate(),
+      done: ['switched-on', 'flushed', 'cups-warm', 'hopper', 'check-shot'],
+      roomC: 20.5,
+      humidityPercent: 64,
+      createdAt: yesterday,
+    });
+    const on = station.name === 'Small bar, decaf' ? null : dayjs(maker.now).subtract(28, 'minute').toDate();
+    maker.add('openings', {
+      stationId,
+      day: dayjs(maker.now).format('YYYY-MM-DD'),
+      switchedOnAt: on,
+      done: on ? ['switched-on', 'hopper'] : [],
+      roomC: 19,
+      humidityPercent: 45,
+      createdAt: maker.now,
+    });
+  }
+}

@@ -1,0 +1,77 @@
+import { METHODS } from '@olvet/core';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fakeHouse, heartInPlace, pageOf, renderPage, type Written } from '../../testing/house';
+import { sheetView, shotView } from '../../testing/sheet.fixture';
+import { MethodPage } from './MethodPage';
+
+jest.mock('../worker/heart', () => ({ heart: () => heartInPlace, historianHeart: () => heartInPlace }));
+
+const shots = [shotView('a', { timeSeconds: 22 })];
+const sheet = sheetView(shots);
+const own = {
+  id: '01890000-0000-7000-8000-000000000001',
+  revision: 2,
+  name: 'Quay rule',
+  basedOn: 'one-lever',
+  method: { ...METHODS[0]!, id: '01890000-0000-7000-8000-000000000001', name: 'Quay rule' },
+};
+
+function open(id: string): Written[] {
+  const { written } = fakeHouse({
+    '/api/methods': pageOf([own]),
+    '/api/stations': pageOf([sheet.station]),
+    '/api/coffees': pageOf([sheet.coffee]),
+    '/api/machines': pageOf([sheet.machine]),
+    '/api/runs': pageOf([{ ...sheet.run, status: 'kept' }]),
+    '/api/runs/run/sheet': sheet,
+  });
+  renderPage(<MethodPage />, { path: '/methods/:methodId', at: `/methods/${id}` });
+  return written;
+}
+
+describe('a method', () => {
+  it('is readable: what it holds, its order, where schools disagree, where it suits', async () => {
+    open('balance-walk');
+    expect(await screen.findByRole('heading', { name: 'Balance walk' })).toBeInTheDocument();
+    expect(screen.getByText('Where does the window lie?')).toBeInTheDocument();
+    expect(await screen.findByText('Saltmarsh at Left bar')).toBeInTheDocument();
+  });
+
+  it('shows what it would have advised on a past dial-in', async () => {
+    open('one-lever');
+    const table = await screen.findByRole('table');
+    expect(within(table).getByRole('columnheader', { name: 'Balance walk, as it was' })).toBeInTheDocument();
+    expect(within(table).getByRole('row', { name: /^shot 1/ })).toHaveTextContent(/Finer, 14 →/);
+  });
+
+  it('is cloned, refused with the field that is wrong, then kept', async () => {
+    const written = open('one-lever');
+    fireEvent.click(await screen.findByRole('button', { name: 'Make our own of it' }));
+    const drawer = await screen.findByRole('dialog');
+    expect(within(drawer).getByLabelText('Name')).toHaveValue('Our One lever');
+    fireEvent.change(within(drawer).getByLabelText('to, s'), { target: { value: '20' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    expect(await within(drawer).findByText('must end later than it begins')).toBeInTheDocument();
+    expect(written).toEqual([]);
+    fireEvent.change(within(drawer).getByLabelText('to, s'), { target: { value: '29' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body).toMatchObject({
+      basedOn: 'one-lever',
+      method: { name: 'Our One lever', windowSeconds: { min: 25, max: 29 } },
+    });
+  });
+
+  it('of the shop’s own is retired without losing it', async () => {
+    const written = open(own.id);
+    fireEvent.click(await screen.findByRole('button', { name: 'Retire it' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body).toMatchObject({ basedOn: 'one-lever', revision: 2 });
+    expect(written[0]!.body.retiredAt).toMatch(/^20/);
+  });
+
+  it('says so where there is none', async () => {
+    open('nothing');
+    expect(await screen.findByText('There is no such method here.')).toBeInTheDocument();
+  });
+});
