@@ -19,14 +19,27 @@ const PLACES = [
   '/dial-in',
   '/cards',
   '/shelf',
+  '/opening',
+  '/measure',
+  '/measure/dose',
+  '/measure/timed',
+  '/measure/hand',
+  '/measure/ratio',
+  '/measure/machine',
+  '/measure/valve',
+  '/methods/open-light',
   '/workshop',
   '/workshop?tab=grinders',
+  '/workshop?tab=scales',
   '/workshop?tab=methods',
   '/workshop?tab=tasters',
   '/workshop?tab=shop',
   '/setup',
   '/nowhere',
 ];
+
+/** By night only the contrast is another: one page of each make is enough. */
+const BY_NIGHT = ['/', '/cards', '/shelf', '/opening', '/measure/hand', '/workshop?tab=grinders', '/setup'];
 
 for (const theme of ['light', 'night'] as const) {
   test(`axe finds nothing on any screen, ${theme}`, async ({ page, request }) => {
@@ -35,11 +48,15 @@ for (const theme of ['light', 'night'] as const) {
       (chosen) => localStorage.setItem('olvet.settings', JSON.stringify({ theme: chosen })),
       theme,
     );
-    for (const path of PLACES) {
+    for (const path of theme === 'light' ? PLACES : BY_NIGHT) {
       await page.goto(DEMO_URL + path);
       await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
       await expectAccessible(page, path);
     }
+    await page.goto(`${DEMO_URL}/shelf`);
+    await page.getByRole('link', { name: 'Saltmarsh' }).click();
+    await expect(page.getByRole('heading', { name: 'Where to start' })).toBeVisible();
+    await expectAccessible(page, 'coffee');
     await page.goto(`${DEMO_URL}/cards`);
     await page
       .getByRole('link', { name: /version/ })

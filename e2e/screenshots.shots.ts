@@ -13,13 +13,20 @@ async function picture(page: Page, name: string): Promise<void> {
 test('every main view', async ({ page, request }) => {
   const runId = await openRunId(request);
   const cards = (await (await request.get(`${DEMO_URL}/api/cards`)).json()) as { items: { id: string }[] };
+  const coffees = (await (await request.get(`${DEMO_URL}/api/coffees`)).json()) as {
+    items: { id: string; name: string }[];
+  };
   const views: [string, string][] = [
     ['bar', '/'],
     ['dial-in', `/dial-in/${runId}`],
     ['dial-ins', '/dial-in'],
     ['cards', '/cards'],
     ['card', `/cards/${cards.items[0]!.id}`],
+    ['opening', '/opening'],
     ['shelf', '/shelf'],
+    ['coffee', `/shelf/${coffees.items.find(({ name }) => name === 'Heron Bank')!.id}`],
+    ['dose', '/measure/dose'],
+    ['timed-dose', '/measure/timed'],
     ['workshop', '/workshop?tab=grinders'],
     ['methods', '/workshop?tab=methods'],
     ['tasters', '/workshop?tab=tasters'],

@@ -1,5 +1,5 @@
 import { adviseValve, plainNumber, ROASTS, VALVE_TARGET_GRAMS, type Roast } from '@olvet/core';
-import { Button, Segmented, Skeleton } from 'antd';
+import { Button, Select, Skeleton } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useListMachinesQuery, usePutMachineMutation, type MachineView } from '../app/api';
@@ -49,7 +49,15 @@ function Valve({ machine }: { machine: MachineView }) {
   const turned = (readings.at(-1)?.turns ?? 0) + (advice?.turn ?? 0);
   return (
     <div className={styles.stack}>
-      <Segmented aria-label="Roast" value={roast} onChange={(value) => setRoast(value)} options={[...ROASTS]} />
+      <label htmlFor="valve-roast" className={styles.choice}>
+        Roast
+        <Select
+          id="valve-roast"
+          value={roast}
+          onChange={setRoast}
+          options={ROASTS.map((value) => ({ value, label: `${value}: ${VALVE_TARGET_GRAMS[value]} g` }))}
+        />
+      </label>
       <p className={styles.answer} aria-live="polite">
         {advice === null && <span className={styles.lead}>Let it run 30 s and weigh. Target {target} g.</span>}
         {advice?.onTarget && (

@@ -100,13 +100,15 @@ function Clock({ machine, standing, warmUpMinutes, switchedOnAt, now, onSwitch }
         </div>
       )}
       <p className="quiet small">{isHot ? `since ${clock}` : `in ${minutesLeft} min`}</p>
-      <Button
-        size="small"
-        onClick={() => onSwitch(new Date(switchedOnAt - 10 * 60_000).toISOString())}
-        aria-label={`${machine.name} was on ten minutes earlier`}
-      >
-        10 min earlier
-      </Button>{' '}
+      {!isHot && (
+        <Button
+          size="small"
+          onClick={() => onSwitch(new Date(switchedOnAt - 10 * 60_000).toISOString())}
+          aria-label={`${machine.name} was on ten minutes earlier`}
+        >
+          10 min earlier
+        </Button>
+      )}
       <Button size="small" type="text" onClick={() => onSwitch(null)} aria-label={`${machine.name} is off`}>
         Off
       </Button>
@@ -129,10 +131,10 @@ function Forecast({ standing, forecast, now }: StationOpeningProps) {
     <>
       <p className={`numeral ${styles.forecast}`}>
         At {plainNumber(closingGrind)}: {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
-        {worthMoving && `, so start at ${plainNumber(forecast.grind)}`}
+        {worthMoving && !today && `, so start at ${plainNumber(forecast.grind)}`}
       </p>
       <p className="quiet small">
-        {parts.map(({ text }) => text).join(' ')} {worthMoving ? '' : 'Leave it where it stands.'}
+        {parts.map(({ text }) => text).join(' ')} {worthMoving || today ? '' : 'Leave it where it stands.'}
       </p>
       {poured}
     </>

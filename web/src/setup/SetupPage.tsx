@@ -1,4 +1,4 @@
-import { ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
+import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
 import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select, Skeleton } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
@@ -294,6 +294,14 @@ function SetupForm({ known }: { known: Known }) {
               </Form.Item>
               <Form.Item name={['window', 'max']} label="to, s" rules={must('To?')}>
                 <InputNumber {...number} />
+              </Form.Item>
+            </div>
+            <div className={styles.two}>
+              <Form.Item name="flavourGoal" label="Flavour wanted (optional)">
+                <Select allowClear options={FLAVOUR_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
+              </Form.Item>
+              <Form.Item name="bodyGoal" label="Body wanted (optional)">
+                <Select allowClear options={BODY_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
               </Form.Item>
             </div>
             <Form.Item name="goal" label="What should it taste like? (optional)">

@@ -50,4 +50,12 @@ describe('a set-up', () => {
     const dto = setupDto({ ...fields, roastedOn: dayjs('2026-02-18') }, ids, aim);
     expect(dto.bag).toMatchObject({ coffeeId: 'new-coffee', roastedOn: '2026-02-18' });
   });
+
+  it('turns a flavour and a body wanted into the taste target, and keeps them with the coffee', () => {
+    const dto = setupDto({ ...fields, flavourGoal: 'bright', bodyGoal: 'heavy' }, ids, aim);
+    expect(dto.run.target.balance).toBeLessThan(0);
+    expect(dto.run.target.body).toBeGreaterThan(0);
+    expect(dto.coffee).toMatchObject({ flavourGoal: 'bright', bodyGoal: 'heavy' });
+    expect(setupDto(fields, ids, aim).run.target).toMatchObject({ balance: 0, body: 0 });
+  });
 });

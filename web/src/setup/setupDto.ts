@@ -1,6 +1,6 @@
-import type { Roast, TimerStart } from '@olvet/core';
+import { tasteTarget, type Roast, type TimerStart } from '@olvet/core';
 import type { Dayjs } from 'dayjs';
-import type { SetupDto } from '../app/api';
+import type { CoffeeDto, SetupDto } from '../app/api';
 
 /** Stands for "not one of those we have". */
 export const NEW = 'new';
@@ -30,6 +30,9 @@ export interface SetupFields {
   yieldGrams: number;
   window: { min: number; max: number };
   goal?: string;
+  /** Ids of flavour and body wanted, chosen in words. */
+  flavourGoal?: CoffeeDto['flavourGoal'];
+  bodyGoal?: CoffeeDto['bodyGoal'];
 }
 
 export interface SetupIds {
@@ -68,14 +71,16 @@ export function setupDto(
       temperatureC: aim.temperatureC,
       timeSeconds: fields.window,
       timer: aim.timer,
-      balance: 0,
-      body: 0,
+      ...tasteTarget({ flavour: fields.flavourGoal, body: fields.bodyGoal }),
     },
   };
   const { machine, basket } = fields;
   const nominal = basket.nominalGrams;
   return {
-    coffee: fields.coffeeId === NEW ? fields.coffee : null,
+    coffee:
+      fields.coffeeId === NEW
+        ? { ...fields.coffee, flavourGoal: fields.flavourGoal ?? null, bodyGoal: fields.bodyGoal ?? null }
+        : null,
     bag: fields.roastedOn
       ? {
           id: ids.bag,

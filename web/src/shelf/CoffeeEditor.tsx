@@ -1,4 +1,13 @@
-import { BODY_GOALS, DRUNK_AS, FLAVOUR_GOALS, readLabel, ROASTS, type LabelReading } from '@olvet/core';
+import {
+  BODY_GOALS,
+  DRUNK_AS,
+  FLAVOUR_GOALS,
+  LABEL_FIELDS,
+  readLabel,
+  ROASTS,
+  type LabelField,
+  type LabelReading,
+} from '@olvet/core';
 import { Button, Form, Input, InputNumber, Select, Switch, type FormInstance } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
@@ -98,7 +107,7 @@ export function CoffeeEditor({ editing, onClose, onBag }: CoffeeEditorProps) {
   );
 }
 
-const FIELD_WORDS: Record<string, string> = {
+const FIELD_WORDS: Record<LabelField, string> = {
   name: 'name',
   roaster: 'roaster',
   origin: 'origin',
@@ -127,7 +136,7 @@ function LabelPaste({ form, onBag }: { form: FormInstance<CoffeeFields>; onBag: 
     });
     setReading(found);
   };
-  const known = reading ? Object.keys(reading.fields) : [];
+  const known = reading ? LABEL_FIELDS.filter((field) => reading.fields[field] !== undefined) : [];
   return (
     <div className={styles.paste}>
       <label htmlFor="label-text">The text of the bag, if you have it</label>
