@@ -2,7 +2,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { DEMO_URL } from './browser';
 
 /** From a cold machine to the first advice, as one does it in the morning. */
-async function openStation(page: Page, station: string, machine: string): Promise<void> {
+async function openStation(page: Page, station: string, machine: string, step: string): Promise<void> {
   await page.goto(DEMO_URL);
   await page.getByRole('link', { name: 'Opening list' }).click();
   await expect(page.getByRole('heading', { name: 'Opening' })).toBeVisible();
@@ -16,12 +16,12 @@ async function openStation(page: Page, station: string, machine: string): Promis
     await expect(strip.getByRole('status')).not.toHaveText(before!);
   }
   await expect(strip.getByText('Hot', { exact: true })).toBeVisible();
-  await strip.getByRole('button', { name: 'group flushed' }).click();
-  await expect(strip.getByRole('button', { name: 'group flushed' })).toHaveAttribute('aria-pressed', 'true');
+  await strip.getByRole('button', { name: step }).click();
+  await expect(strip.getByRole('button', { name: step })).toHaveAttribute('aria-pressed', 'true');
   await page.reload();
-  await expect(strip.getByRole('button', { name: 'group flushed' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(strip.getByRole('button', { name: step })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('switch', { name: 'Only what is left' }).click();
-  await expect(strip.getByRole('button', { name: 'group flushed' })).toBeHidden();
+  await expect(strip.getByRole('button', { name: step })).toBeHidden();
   await strip.getByRole('button', { name: /^Dial in/ }).click();
   await expect(page.getByText(/^Start at \d+\.$/)).toBeVisible();
   await expect(page.getByText(/shots, \d+ left/)).toBeVisible();
@@ -42,13 +42,13 @@ async function switchOff(page: Page, machine: string): Promise<void> {
   await expect(page.getByRole('button', { name: new RegExp(`${machine} is on`) }).first()).toBeVisible();
 }
 
-for (const [size, width, height] of [
-  ['tablet', 1280, 800],
-  ['phone', 390, 844],
+for (const [size, width, height, step] of [
+  ['tablet', 1280, 800, 'group flushed'],
+  ['phone', 390, 844, 'cups warm'],
 ] as const) {
   test(`an opening from a cold machine to the first advice, ${size}`, async ({ page }) => {
     await page.setViewportSize({ width, height });
-    await openStation(page, 'Small bar, decaf', 'Little cutter');
+    await openStation(page, 'Small bar, decaf', 'Little cutter', step);
     await page.getByRole('link', { name: 'Check a pinch by hand' }).click();
     await page.getByRole('button', { name: /Pours apart/ }).click();
     const before = Number(/\d+/.exec(await startLine(page))![0]);
@@ -79,8 +79,8 @@ test('a dose found, a label pasted, a method cloned and a weighing all reach the
   await expect(page.getByRole('link', { name: 'Mole End' })).toBeVisible();
 
   await page.goto(`${DEMO_URL}/measure/timed`);
-  await page.getByLabel('ran for').fill('4.7');
-  await page.getByLabel('gave').fill('18.1');
+  await page.getByRole('spinbutton', { name: /^ran for/ }).fill('4.7');
+  await page.getByRole('spinbutton', { name: /^gave/ }).fill('18.1');
   await page.getByRole('button', { name: 'Save weighing' }).click();
   await expect(page.getByText('weighed, today')).toBeVisible();
 

@@ -1,4 +1,12 @@
-import { findDose, plainNumber, strikeLevelDose, type Print, type Weighing } from '@olvet/core';
+import {
+  findDose,
+  plainNumber,
+  PUCK_CHECKS,
+  strikeLevelDose,
+  type Print,
+  type PuckCheck,
+  type Weighing,
+} from '@olvet/core';
 import { Button, Segmented, Skeleton } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -22,6 +30,12 @@ import { Pick } from './Pick';
 
 const ALL = { pageSize: 200 };
 const PRINT_WORDS: Record<Print, string> = { deep: 'Deep print', faint: 'Faint print', none: 'No print' };
+
+const PUCK_WORDS: Record<PuckCheck, string> = {
+  imprint: 'marked by the screen',
+  firm: 'firm and dry',
+  soupy: 'soupy',
+};
 
 /** A guided search for the dose that fills a basket: the fewest weighings, or none at all without a scale. */
 export function DoseFinder() {
@@ -121,6 +135,16 @@ function ByCoin({ basket, coffee }: { basket: BasketView; coffee: CoffeeView }) 
             </div>
           </>
         )}
+        {weighings.length > 0 && (
+          <div className={styles.buttons} role="group" aria-label="What the puck of a shot says">
+            <p className="quiet">A shot pulled at {plainNumber(grams, 1)} g since? Its puck was</p>
+            {PUCK_CHECKS.map((puck) => (
+              <Button key={puck} onClick={() => setWeighings([...weighings, { grams, puck }])}>
+                {PUCK_WORDS[puck]}
+              </Button>
+            ))}
+          </div>
+        )}
         {finding.contradictory && (
           <p role="alert">These prints contradict each other. Take the odd one out, or tamp and lay the coin again.</p>
         )}
@@ -128,7 +152,8 @@ function ByCoin({ basket, coffee }: { basket: BasketView; coffee: CoffeeView }) 
           <ul className={styles.log} aria-label="Weighings">
             {weighings.map((weighing, i) => (
               <li key={`${i}-${weighing.grams}`}>
-                {plainNumber(weighing.grams, 1)} g: {PRINT_WORDS[weighing.print!].toLowerCase()}
+                {plainNumber(weighing.grams, 1)} g:{' '}
+                {weighing.print ? PRINT_WORDS[weighing.print].toLowerCase() : `puck ${PUCK_WORDS[weighing.puck!]}`}
                 <Button type="text" onClick={() => setWeighings(weighings.filter((_, n) => n !== i))}>
                   Take out
                 </Button>

@@ -68,6 +68,15 @@ describe('measuring', () => {
     await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
   });
 
+  it('lets the puck of a shot have a say, a smaller one', async () => {
+    open('dose');
+    await press('Faint print');
+    const before = (await screen.findByText(/^So far/, { exact: false })).textContent!;
+    await press('marked by the screen');
+    expect(await screen.findByText(/puck marked by the screen/)).toBeInTheDocument();
+    expect(screen.getByText(/^So far/, { exact: false }).textContent).not.toBe(before);
+  });
+
   it('gives a dose without a scale, with its wide tolerance', async () => {
     const written = open('dose');
     fireEvent.click(await screen.findByText('without a scale'));

@@ -12,7 +12,7 @@ export function MethodPreview({ method }: { method: Method }) {
   const { data: runs } = useListRunsQuery({ pageSize: 20 });
   const { data: coffees } = useListCoffeesQuery({ pageSize: 200 });
   const [chosen, setChosen] = useState<string>();
-  const past = (runs?.items ?? []).filter(({ status }) => status !== 'open');
+  const past = (runs?.items ?? []).filter(({ status }) => status === 'kept');
   const run = past.find(({ id }) => id === chosen) ?? past[0];
   const { data: sheet } = useGetSheetQuery({ id: run?.id ?? '' }, { skip: !run });
   const methods = useMethods();

@@ -85,6 +85,15 @@ describe('opening the bar', () => {
     expect(within(steps).getByRole('button', { name: 'group flushed' })).toBeInTheDocument();
   });
 
+  it('takes two quick taps one after the other', async () => {
+    const written = open([air('o', today, 50)]);
+    const steps = await screen.findByRole('group', { name: 'To do at Left bar' });
+    fireEvent.click(within(steps).getByRole('button', { name: 'cups warm' }));
+    fireEvent.click(within(steps).getByRole('button', { name: 'group flushed' }));
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]!.body.done).toEqual(['cups-warm', 'flushed']);
+  });
+
   it('takes the air and opens a dial-in where the forecast says, with a budget', async () => {
     const written = open([air('o', today, 20), air('y', yesterday.format('YYYY-MM-DD'), 70)]);
     expect(await screen.findByText(/At 14: 25 s .*so start at 11.5/)).toBeInTheDocument();

@@ -1,5 +1,6 @@
 import type { OpeningStep } from '@olvet/core';
 import dayjs from 'dayjs';
+import { useRef } from 'react';
 import { v7 } from 'uuid';
 import { useListOpeningsQuery, usePutOpeningMutation, type OpeningDto, type OpeningView } from '../app/api';
 import { withoutRow } from '../parts/withoutRow';
@@ -20,23 +21,37 @@ export function useOpenings(): Openings {
   const day = dayjs().format('YYYY-MM-DD');
   const { data } = useListOpeningsQuery({ pageSize: 100 }, { refetchOnMountOrArgChange: true });
   const [put, { error }] = usePutOpeningMutation();
+  /** What the last writes answered: ahead of the list until it has been read again. */
+  const written = useRef(new Map<string, OpeningView>());
+  const queue = useRef<Promise<unknown>>(Promise.resolve());
   const items = data?.items ?? [];
   const of = (stationId: string): OpeningView | undefined =>
     items.find((opening) => opening.stationId === stationId && opening.day === day);
-  const write = async (stationId: string, part: Partial<OpeningDto>): Promise<void> => {
-    const row = of(stationId);
-    await put({ id: row?.id ?? v7(), openingDto: { stationId, day, ...(row ? withoutRow(row) : {}), ...part } });
+  // One write at a time, each on what the one before answered: two quick taps are no quarrel of two tablets.
+  const change = (stationId: string, partOf: (row: OpeningView | undefined) => Partial<OpeningDto>): Promise<void> => {
+    const next = async (): Promise<void> => {
+      const [listed, answered] = [of(stationId), written.current.get(stationId)];
+      const row = answered && (answered.revision ?? 0) >= (listed?.revision ?? 0) ? answered : listed;
+      const openingDto = { stationId, day, ...(row ? withoutRow(row) : {}), ...partOf(row) };
+      const done = await put({ id: row?.id ?? v7(), openingDto });
+      if ('error' in done) written.current.delete(stationId);
+      else written.current.set(stationId, done.data);
+    };
+    const turn = queue.current.then(next);
+    queue.current = turn;
+    return turn;
   };
   return {
     loaded: data !== undefined,
     of,
     before: (stationId) =>
       items.find((row) => row.stationId === stationId && row.day < day && row.humidityPercent != null),
-    write,
-    tick: (stationId, step, done) => {
-      const now = of(stationId)?.done ?? [];
-      return write(stationId, { done: done ? [...now, step] : now.filter((other) => other !== step) });
-    },
+    write: (stationId, part) => change(stationId, () => part),
+    tick: (stationId, step, done) =>
+      change(stationId, (row) => {
+        const others = (row?.done ?? []).filter((other) => other !== step);
+        return { done: done ? [...others, step] : others };
+      }),
     error,
   };
 }
