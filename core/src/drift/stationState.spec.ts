@@ -11,6 +11,8 @@ describe('stationState', () => {
     [[26, 25.5, 25], 'drifting-fast'],
     [[34, 33.5, 35], 'drifting-slow'],
     [[31, 20, 21], 'dialled'],
+    [[27.2, 21, 27.1], 'dialled'],
+    [[26.5, 21, 28], 'drifting-fast'],
     [[], 'unknown'],
   ])('%p → %s', (times, expected) => expect(state(times)).toBe(expected));
 

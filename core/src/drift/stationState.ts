@@ -15,8 +15,8 @@ export interface StationStateInput {
 const RUN_LENGTH = 3;
 
 /**
- * How a station stands. One odd shot is noise: drift is called when each of the last three shots lies outside the
- * window on the same side, or their mean does while none lies on the other side of it.
+ * How a station stands. One odd shot is noise: drift is called when the middle one of the last three lies outside the
+ * window and all three on that side of its middle.
  */
 export function stationState(input: StationStateInput): StationState {
   const { timesSeconds, windowSeconds, pulledToday, runOpen } = input;
@@ -24,9 +24,9 @@ export function stationState(input: StationStateInput): StationState {
   const last = timesSeconds.slice(-RUN_LENGTH);
   if (!pulledToday || last.length === 0) return 'unknown';
   if (last.length < RUN_LENGTH) return 'dialled';
-  const mean = last.reduce((sum, t) => sum + t, 0) / last.length;
+  const median = [...last].sort((a, b) => a - b)[Math.floor(last.length / 2)]!;
   const middle = (windowSeconds.min + windowSeconds.max) / 2;
-  if (mean < windowSeconds.min && last.every((t) => t < middle)) return 'drifting-fast';
-  if (mean > windowSeconds.max && last.every((t) => t > middle)) return 'drifting-slow';
+  if (median < windowSeconds.min && last.every((t) => t < middle)) return 'drifting-fast';
+  if (median > windowSeconds.max && last.every((t) => t > middle)) return 'drifting-slow';
   return 'dialled';
 }

@@ -32,7 +32,7 @@ describe('the bar', () => {
     const { written } = fakeHouse({ ...known, '/api/board': board() });
     renderPage(<BarPage />);
     expect(await screen.findByText(/Drifting fast/)).toBeInTheDocument();
-    expect(screen.getByText('The last three ran 5.2 s short on average.')).toBeInTheDocument();
+    expect(screen.getByText('The last three ran about 5 s short.')).toBeInTheDocument();
     expect(screen.getByText('126 g')).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Dial in' }));
     await waitFor(() => expect(written).toHaveLength(1));

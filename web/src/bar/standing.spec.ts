@@ -20,11 +20,11 @@ describe('how a station stands', () => {
   it('says how far the last three strayed', () => {
     expect(standingOf(standing('drifting-fast', [30, 25, 24, 23]))).toMatchObject({
       title: 'Drifting fast',
-      detail: 'The last three ran 3 s short on average.',
+      detail: 'The last three ran about 3 s short.',
       side: 'low',
       urgent: true,
     });
-    expect(standingOf(standing('drifting-slow', [34, 35, 36])).detail).toBe('The last three ran 2 s over on average.');
+    expect(standingOf(standing('drifting-slow', [34, 35, 36])).detail).toBe('The last three ran about 2 s over.');
   });
 
   it('asks for a hand only where one is needed', () => {

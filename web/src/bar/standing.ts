@@ -15,21 +15,22 @@ export interface Standing {
 export function standingOf({ state, station, shots }: BoardStationView): Standing {
   const { min, max } = station.target.timeSeconds;
   const last = shots.slice(-3).flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds]));
-  const mean = last.length === 0 ? null : last.reduce((sum, t) => sum + t, 0) / last.length;
+  // The middle one, as the state itself is judged: one odd shot is noise.
+  const middle = [...last].sort((a, b) => a - b)[Math.floor(last.length / 2)] ?? null;
   switch (state) {
     case 'dialled':
       return { title: 'At peace', detail: 'The last shots ran in their window.', side: 'on', urgent: false };
     case 'drifting-fast':
       return {
         title: 'Drifting fast',
-        detail: `The last three ran ${plainNumber(min - mean!, 1)} s short on average.`,
+        detail: `The last three ran about ${plainNumber(min - middle!, 1)} s short.`,
         side: 'low',
         urgent: true,
       };
     case 'drifting-slow':
       return {
         title: 'Drifting slow',
-        detail: `The last three ran ${plainNumber(mean! - max, 1)} s over on average.`,
+        detail: `The last three ran about ${plainNumber(middle! - max, 1)} s over.`,
         side: 'high',
         urgent: true,
       };

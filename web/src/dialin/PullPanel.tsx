@@ -79,19 +79,6 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             from={aim.doseGrams}
             onChange={setDose}
           />
-          {sheet.grinder.dosing === 'timed' && (
-            <Stepper
-              id="pull-ground"
-              label="ground"
-              unit="s"
-              value={grindSeconds}
-              step={0.1}
-              min={0.1}
-              max={120}
-              from={4}
-              onChange={setGrindSeconds}
-            />
-          )}
           <Stepper
             id="pull-yield"
             label="yield"
@@ -114,6 +101,19 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
             onChange={setTime}
           />
+          {sheet.grinder.dosing === 'timed' && (
+            <Stepper
+              id="pull-ground"
+              label="ground"
+              unit="s"
+              value={grindSeconds}
+              step={0.1}
+              min={0.1}
+              max={120}
+              from={4}
+              onChange={setGrindSeconds}
+            />
+          )}
         </div>
         <fieldset className={styles.seen}>
           <legend>Seen</legend>

@@ -22,13 +22,18 @@ const ALL = { pageSize: 200 };
 
 /** A station and its first dial-in on one page: coffee, grinder, basket, machine, aim. */
 export function SetupPage() {
-  const grinders = useListGrindersQuery(ALL).data?.items;
-  const machines = useListMachinesQuery(ALL).data?.items;
-  const baskets = useListBasketsQuery(ALL).data?.items;
-  const coffees = useListCoffeesQuery(ALL).data?.items;
+  const grinders = inUse(useListGrindersQuery(ALL).data?.items);
+  const machines = inUse(useListMachinesQuery(ALL).data?.items);
+  const baskets = inUse(useListBasketsQuery(ALL).data?.items);
+  const coffees = inUse(useListCoffeesQuery(ALL).data?.items);
   const stations = useListStationsQuery(ALL).data?.items;
   if (!grinders || !machines || !baskets || !coffees || !stations) return <Skeleton active className={styles.page} />;
   return <SetupForm known={{ grinders, machines, baskets, coffees, stations }} />;
+}
+
+/** What was retired is not offered for a new station. */
+function inUse<T extends { retiredAt?: string | null }>(items: T[] | undefined): T[] | undefined {
+  return items?.filter(({ retiredAt }) => !retiredAt);
 }
 
 type Named = { id: string; name: string };
