@@ -61,7 +61,7 @@ export class RunsService extends Store<Run, RunDto> {
   async sheet(shopId: string, id: string): Promise<Sheet> {
     const run = await this.get(shopId, id);
     const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const });
-    const [station, grinder, machine, basket, coffee, bag, method, foundDose, weighings, shots] = await Promise.all([
+    const [station, grinder, machine, basket, coffee, bag, method, foundDose, shots] = await Promise.all([
       Station.findOne(own(run.stationId)),
       Grinder.findOne(own(run.grinderId)),
       Machine.findOne(own(run.machineId)),
@@ -70,7 +70,6 @@ export class RunsService extends Store<Run, RunDto> {
       openBag(shopId, run),
       ownMethod(shopId, run.methodId),
       foundDoseOf(shopId, run),
-      timedWeighings(this.sequelize, shopId, run.grinderId, run.startedAt),
       Shot.findAll({
         where: { shopId, runId: id, discardedAt: null },
         order: [
@@ -79,10 +78,14 @@ export class RunsService extends Store<Run, RunDto> {
         ],
       }),
     ]);
-    const tastings = await Tasting.findAll({
-      where: { shopId, shotId: { [Op.in]: shots.map((shot) => shot.id) } },
-      order: [['createdAt', 'ASC']],
-    });
+    const isTimed = grinder.dosing === 'timed';
+    const [tastings, weighings] = await Promise.all([
+      Tasting.findAll({
+        where: { shopId, shotId: { [Op.in]: shots.map((shot) => shot.id) } },
+        order: [['createdAt', 'ASC']],
+      }),
+      isTimed ? timedWeighings(this.sequelize, shopId, run.grinderId, run.startedAt) : [],
+    ]);
     const people = [...new Set(tastings.map(({ person }) => person))].filter((person) => person !== '');
     return {
       run,
@@ -93,7 +96,7 @@ export class RunsService extends Store<Run, RunDto> {
       coffee,
       ageDays: bag?.roastedOn ? Math.max(0, dayjs(run.startedAt).diff(dayjs(bag.roastedOn), 'day')) : null,
       method,
-      timedDose: grinder.dosing === 'timed' ? fitTimedDose(timedGrinderOf(grinder), weighings) : null,
+      timedDose: isTimed ? fitTimedDose(timedGrinderOf(grinder), weighings) : null,
       foundDose,
       hasScale: station.weighs,
       palates: await this.palates.list(shopId, people),
