@@ -82,9 +82,10 @@ function settle({ frame, origin, prior, readings }: Gathered, fitted: Descent): 
   const isOrdinary = noise.time < 1.05 && noise.taste < 1.05;
   const final = isOrdinary ? fitted : descend(fitted.theta, prior, scaled, MAX_ITERATIONS);
   const { theta, precision, converged, iterations } = final;
-  const inverse = new CholeskyDecomposition(precision).solve(Matrix.eye(N));
+  const cholesky = new CholeskyDecomposition(precision);
+  const inverse = cholesky.solve(Matrix.eye(N));
   const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
-  const logEvidence = logEvidenceAt(theta, precision, prior, readings, origin);
+  const logEvidence = logEvidenceAt(theta, cholesky.lowerTriangularMatrix, prior, readings, origin);
   const logHeight = -0.5 * lossAt(fitted.theta, prior, readings);
   return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence, logHeight };
 }
@@ -93,14 +94,7 @@ function settle({ frame, origin, prior, readings }: Gathered, fitted: Descent): 
  * Laplace's approximation of the marginal likelihood: the mode's height times the room the posterior has in the prior's.
  * Who claims to know the recipe must explain the times and may not call them outliers.
  */
-function logEvidenceAt(
-  theta: Float64Array,
-  precision: Matrix,
-  prior: Prior,
-  readings: Reading[],
-  origin: Origin,
-): number {
-  const root = new CholeskyDecomposition(precision).lowerTriangularMatrix;
+function logEvidenceAt(theta: Float64Array, root: Matrix, prior: Prior, readings: Reading[], origin: Origin): number {
   const strict = readings.map((reading) => ({
     ...reading,
     tails: reading.tails.map((tail, n) => (reading.isTime[n] && origin === 'kept recipe' ? NO_TAIL : tail)),

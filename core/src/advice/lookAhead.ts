@@ -1,5 +1,4 @@
 import type { Settings } from './answer';
-import { changesBetween } from './moves';
 import type { Outlook, Particles } from './particles';
 
 /** Outcomes imagined for each move. */
@@ -37,12 +36,16 @@ export function shotsToGo(input: LookAheadInput): number[] {
 
 /** Single moves from one setting to another; dose and yield changed in ratio count as one. */
 function movesBetween(from: Settings, to: Settings): number {
-  const changed = changesBetween(from, to).map(({ variable }) => variable);
-  const coupled =
-    changed.includes('doseGrams') &&
-    changed.includes('yieldGrams') &&
-    Math.abs(to.yieldGrams / to.doseGrams / (from.yieldGrams / from.doseGrams) - 1) < 0.01;
-  return changed.length - (coupled ? 1 : 0);
+  const dosed = differs(from.doseGrams, to.doseGrams);
+  const poured = differs(from.yieldGrams, to.yieldGrams);
+  const inRatio =
+    dosed && poured && Math.abs(to.yieldGrams / to.doseGrams / (from.yieldGrams / from.doseGrams) - 1) < 0.01;
+  const hotter = from.temperatureC !== null && to.temperatureC !== null && differs(from.temperatureC, to.temperatureC);
+  return Number(differs(from.grind, to.grind)) + Number(dosed) + Number(poured && !inRatio) + Number(hotter);
+}
+
+function differs(a: number, b: number): boolean {
+  return Math.abs(a - b) >= 1e-9;
 }
 
 function meanShotsAfter(input: LookAheadInput, move: Outlook, steps: number[]): number {
