@@ -1,4 +1,4 @@
-import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
+import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type Sign } from '@olvet/core';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import type { SheetView } from '../app/api';
@@ -7,6 +7,7 @@ import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
 import { ToggleChip } from '../parts/ToggleChip';
+import type { EnteredShot } from './shotDto';
 import { timedSeconds } from './timedSeconds';
 import { useTimer } from './useTimer';
 
@@ -15,7 +16,7 @@ export interface PullPanelProps {
   aim: Settings;
   grindChanged: boolean;
   saving: boolean;
-  onShot: (line: ShotLine & { grindSeconds?: number }) => Promise<boolean>;
+  onShot: (line: EnteredShot) => Promise<boolean>;
   onBack: () => void;
 }
 
@@ -25,6 +26,12 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const [doseGrams, setDose] = useState<number | null>(aim.doseGrams);
   const [yieldGrams, setYield] = useState<number | null>(aim.yieldGrams);
   const [grindSeconds, setGrindSeconds] = useState<number | null>(timedSeconds(sheet, aim));
+  /** What only stands there as a proposal must not teach the grinder's dose law. */
+  const [weighed, setWeighed] = useState(false);
+  const tell = (set: (value: number | null) => void) => (value: number | null) => {
+    setWeighed(true);
+    set(value);
+  };
   const [timeSeconds, setTime] = useState<number | null>(null);
   const [seen, setSeen] = useState<Sign[]>([]);
   const [purged, setPurged] = useState(true);
@@ -32,8 +39,8 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const ready = !timer.running && (timeSeconds !== null || yieldGrams !== null);
   const save = (): void => {
     if (!ready) return;
-    const line: ShotLine & { grindSeconds?: number } = {
-      ...(grindSeconds === null ? {} : { grindSeconds }),
+    const line: EnteredShot = {
+      ...(grindSeconds === null || !weighed ? {} : { grindSeconds }),
       ...(doseGrams === null ? {} : { doseGrams }),
       ...(yieldGrams === null ? {} : { yieldGrams }),
       ...(timeSeconds === null ? {} : { timeSeconds }),
@@ -77,7 +84,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             min={1}
             max={60}
             from={aim.doseGrams}
-            onChange={setDose}
+            onChange={tell(setDose)}
           />
           <Stepper
             id="pull-yield"
@@ -111,7 +118,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
               min={0.1}
               max={120}
               from={4}
-              onChange={setGrindSeconds}
+              onChange={tell(setGrindSeconds)}
             />
           )}
         </div>

@@ -53,6 +53,25 @@ describe('the run page', () => {
     expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 
+  it('teaches the dose law only what was told, never its own proposal', async () => {
+    const law = { gramsPerSecond: 4, lagSeconds: 0.5, logRatePerFiner: 0.04, atGrind: 14, finer: 'lower' as const };
+    const timedDose = { ...law, weighings: 3, covariance: [1e-4, 0, 0, 0, 1e-3, 0, 0, 0, 1e-4] };
+    const written = open(sheetView([], { timedDose }));
+    expect(await screen.findByText(/Grind 5 s\./)).toBeInTheDocument();
+    const pull = async (dose: string | null): Promise<Record<string, unknown>> => {
+      const before = written.length;
+      fireEvent.click(await screen.findByRole('button', { name: /Pull it/ }));
+      expect(screen.getByLabelText(/^ground/, { selector: 'input' })).toHaveValue('5.0');
+      if (dose) fireEvent.change(screen.getByLabelText(/^dose/, { selector: 'input' }), { target: { value: dose } });
+      fireEvent.change(screen.getByLabelText(/^time/, { selector: 'input' }), { target: { value: '29' } });
+      fireEvent.click(screen.getByRole('button', { name: /Save shot/ }));
+      await waitFor(() => expect(written.length).toBeGreaterThan(before));
+      return written.at(-1)!.body;
+    };
+    expect(await pull(null)).toMatchObject({ doseGrams: 18, grindSeconds: null });
+    expect(await pull('18.4')).toMatchObject({ doseGrams: 18.4, grindSeconds: 5 });
+  });
+
   it('says why, offers what else could be done, and lets an alternative become the next shot', async () => {
     open(sheetView([shotView('a', { timeSeconds: 29, tastings: [tasting({ balance: -2, body: 0.5, overall: 4 })] })]));
     expect(await screen.findByText(/It tasted very sour/)).toBeInTheDocument();

@@ -1,4 +1,4 @@
-import type { Cause, Settings, ShotLine } from '@olvet/core';
+import type { Cause, Settings } from '@olvet/core';
 import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -24,10 +24,9 @@ import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
 import { plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
-import { newShotDto, storedShotDto } from './shotDto';
+import { newShotDto, storedShotDto, type EnteredShot } from './shotDto';
 import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
-import { timedSeconds } from './timedSeconds';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
 
 const REFRESH_MS = 15_000;
@@ -75,10 +74,10 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const last = shots.at(-1);
   const setGhost = (settings: Settings): void => setOwn({ settings, after: shots.length });
 
-  const saveShot = async (aim: Settings, line: ShotLine): Promise<boolean> => {
+  const saveShot = async (aim: Settings, line: EnteredShot): Promise<boolean> => {
     const done = await putShot({
       id: pendingId.current,
-      shotDto: newShotDto(sheet, aim, line, new Date(), grindSeconds(aim, line)),
+      shotDto: newShotDto(sheet, aim, line, new Date()),
     });
     if ('error' in done) return false;
     pendingId.current = v7();
@@ -86,8 +85,6 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
     setOwn(null);
     return true;
   };
-  const grindSeconds = (aim: Settings, line: ShotLine & { grindSeconds?: number }): number | null =>
-    line.grindSeconds ?? timedSeconds(sheet, { grind: line.grind ?? aim.grind, doseGrams: aim.doseGrams });
   const sayCause = (shot: SheetShotView, cause: Cause | null): void => {
     void putShot({ id: shot.id, shotDto: storedShotDto(shot, { cause }) });
   };

@@ -3,14 +3,11 @@ import { v7 } from 'uuid';
 import type { SheetShotView, SheetView, ShotDto } from '../app/api';
 import { withoutRow } from '../parts/withoutRow';
 
+/** A shot as somebody entered it; seconds of grinding only where dose or seconds were really told. */
+export type EnteredShot = ShotLine & { grindSeconds?: number };
+
 /** A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. */
-export function newShotDto(
-  sheet: SheetView,
-  aim: Settings,
-  line: ShotLine,
-  pulledAt: Date,
-  grindSeconds: number | null = null,
-): ShotDto {
+export function newShotDto(sheet: SheetView, aim: Settings, line: EnteredShot, pulledAt: Date): ShotDto {
   const { run } = sheet;
   const { taste } = line;
   return {
@@ -19,7 +16,7 @@ export function newShotDto(
     pulledAt: pulledAt.toISOString(),
     grind: line.grind ?? aim.grind,
     doseGrams: line.doseGrams ?? aim.doseGrams,
-    grindSeconds,
+    grindSeconds: line.grindSeconds ?? null,
     yieldGrams: line.yieldGrams ?? null,
     temperatureC: line.temperatureC ?? aim.temperatureC,
     planned: { ...aim, grind: line.grind ?? aim.grind, temperatureC: line.temperatureC ?? aim.temperatureC },

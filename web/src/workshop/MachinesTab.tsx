@@ -30,7 +30,7 @@ export function MachinesTab() {
   return (
     <EquipmentTab<MachineView, Fields>
       what="machine"
-      intro="Whether its brew temperature can be set, from where to where, in what steps."
+      intro="Its groups, how long it takes to get hot, what comes before the pump, whether its temperature can be set."
       items={data?.items}
       error={error}
       fresh={{ canSet: true, temperatureC: USUAL, groups: 1, preBrew: 'none' }}
