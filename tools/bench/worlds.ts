@@ -82,7 +82,7 @@ export function drawWorld(random: Random, heldOut: boolean): PuckWorld {
 
 /** Tolerances of a right setting: as judged, and comfortably inside, as a kept card is. */
 const JUDGED = { seconds: -0.5, share: 1 };
-const COMFORTABLE = { seconds: 1, share: 0.6 };
+export const COMFORTABLE = { seconds: 1, share: 0.6 };
 
 /** True when the noise-free shot is what was wanted: window ±0.5 s, |balance| ≤ 0.6, |body| ≤ 0.9. */
 export function isRight(game: Game, settings: Settings, drift = 1, margin = JUDGED): boolean {

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { createRandom } from '../../core/src/index';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
-import { findRight, scenarios, type Game } from '../bench/worlds';
+import { COMFORTABLE, findRight, scenarios, type Game } from '../bench/worlds';
 import { say } from '../lib/say';
 
 const COLUMNS = [
@@ -32,9 +32,13 @@ export async function run(args: string[]): Promise<void> {
     },
     allowNegative: true,
   });
-  const policies = [stepper, rule(false), rule(true), ours, oracle(findRight)].filter(
-    ({ name }) => !values.policy || values.policy.split(',').includes(name),
-  );
+  const policies = [
+    stepper,
+    rule(false),
+    rule(true),
+    ours,
+    oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
+  ].filter(({ name }) => !values.policy || values.policy.split(',').includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
   process.stdout.write(
     `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${values['held-out'] ? 'held-out' : 'tuning'} physics.\n`,

@@ -1,30 +1,35 @@
-import type { Lever } from '../method/Method';
+import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Action, type Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
-import { TASTE_SD } from './readings';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
 import { movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import type { Problem } from './problem';
+import type { Pour, Problem } from './problem';
 
-/** `dialled` is a claim: this sure must the belief be, easing with every shot after the third. */
-const CLAIM_AT = 0.86;
-const CLAIM_EASE = 0.03;
-const CLAIM_AT_LAST = 0.68;
+/** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
+const CLAIM_AT = 0.9;
+const CLAIM_EASE = 0.04;
+const CLAIM_AT_LAST = 0.55;
 /** Below this share of belief in the window, time comes first. */
 const WINDOW_DOUBT = 0.45;
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
-const ORDER_PRICE = 0.25;
+const ORDER_PRICE = 0.1;
 const DISTANCE_PRICE = 0.3;
+/** Price of the last lever before the others were given a chance. */
+const EARLY_PRICE = 0.2;
+/** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
+const WHOLE_CUP_SD = 0.3;
 /** Price of leaving settings, times the belief that they are right: do not fiddle. */
 const INERTIA_PRICE = 0.4;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
+/** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
+const WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings without a claim they stand on an edge: one more would not tell. */
 const PATIENCE = 2;
 
@@ -105,7 +110,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const sound = legal.filter(({ move }) => !(standsIn && move.lever === 'dose' && !move.coupled));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
   const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
-  const chosen = ranked[0]!;
+  const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };
@@ -142,6 +147,20 @@ function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean 
   const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   return tasted && timed && here.goodShare >= claimAt(problem);
+}
+
+/** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
+function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
+  const { target } = problem.request;
+  const { tolerance, timeIs } = problem.method;
+  const { taste, sound } = evidence.last;
+  if (!sound || taste?.balance == null || here.goodShare < WORTH_CONFIRMING) return false;
+  if (evidence.sameSettings.filter((pour) => pour.sound).length >= PATIENCE) return false;
+  const isNear = (value: number, wanted: number, within: number): boolean => Math.abs(value - wanted) <= within + 0.1;
+  const tastesRight =
+    isNear(taste.balance, target.balance, tolerance.balance) &&
+    isNear(taste.body ?? target.body, target.body, tolerance.body);
+  return tastesRight && (timeIs === 'outcome' || isInTime(problem, evidence.last));
 }
 
 interface Plan {
@@ -183,29 +202,61 @@ function leversToTry(
   }
   const balanceOff = Math.abs(mean(here.balance) - request.target.balance) / method.tolerance.balance;
   const bodyOff = Math.abs(mean(here.body) - request.target.body) / method.tolerance.body;
-  const order =
-    bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
-  const wanted = [...new Set(order.flat())].filter((lever) => isTurnOf(problem, lever));
-  const levers = wanted.filter(usable);
+  const wanted = leversForTaste(method, balanceOff, bodyOff).filter((lever) => isTurnOf(problem, lever));
+  const possible = wanted.filter(usable);
+  // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
+  const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
+  const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
   if (levers.length > 0) return { levers, stage: 'taste', blocked };
   return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
 }
 
+/** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
+function leversForTaste(method: Method, balanceOff: number, bodyOff: number): Lever[] {
+  const withoutGrind = method.bodyOrder.filter((lever) => lever !== 'grind');
+  if (bodyOff > 1 && balanceOff < 0.75 && withoutGrind.length > 0) return withoutGrind;
+  const order =
+    bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
+  return [...new Set(order.flat())];
+}
+
 /**
- * Temperature waits: where a school puts it last it comes only after the levers before it were tried; where it comes
- * first, it is moved once.
+ * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
+ * (`isEarly`); where it comes first, it is moved once.
  */
 function isTurnOf(problem: Problem, lever: Lever): boolean {
   if (lever !== 'temperature') return true;
-  const moved = (other: Lever): boolean =>
-    problem.pours.some((pour, i) => {
-      const before = problem.pours[i - 1];
-      return before !== undefined && pour.planned[SETTING_OF[other]] !== before.planned[SETTING_OF[other]];
-    });
   const place = problem.method.balanceOrder.indexOf('temperature');
-  if (place === 0) return !moved('temperature');
-  return problem.method.balanceOrder.slice(0, place).every(moved);
+  if (place === 0) return !wasMoved(problem, 'temperature');
+  return problem.method.balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
+}
+
+function wasMoved(problem: Problem, lever: Lever): boolean {
+  return problem.pours.some((pour, i) => {
+    const before = problem.pours[i - 1];
+    return before !== undefined && pour.planned[SETTING_OF[lever]] !== before.planned[SETTING_OF[lever]];
+  });
+}
+
+/**
+ * Temperature before its time: the levers before it were not all turned, and fewer than two settings poured in the window
+ * to show that the cup is not as wanted.
+ */
+function isEarly(problem: Problem, lever: Lever | null): boolean {
+  if (lever !== 'temperature') return false;
+  const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
+  const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour));
+  const settled = inWindow.filter(
+    (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
+  );
+  return settled.length < 2 && !before.every((other) => wasMoved(problem, other));
+}
+
+/** Measured in the window, give or take what a barista still calls in it. */
+function isInTime(problem: Problem, { timeSeconds }: Pour): boolean {
+  const { min, max } = problem.request.target.timeSeconds;
+  return timeSeconds !== null && timeSeconds >= min - 0.5 && timeSeconds <= max + 0.5;
 }
 
 /** True when one step of the grinder moves the time by more than the window is wide. */
@@ -252,7 +303,7 @@ function rank(
     next: next.map((choice) => choice.outlook),
     goals: goalsOf(problem, posterior, particles, still, candidates),
     claimAt: claimAt(problem),
-    tasteSd: TASTE_SD,
+    tasteSd: WHOLE_CUP_SD,
   });
   const coffee = (choice: Choice): number => {
     const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
@@ -261,7 +312,8 @@ function rank(
   next.forEach((choice, i) => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
     const inertia = choice === still ? 0 : INERTIA_PRICE * still.outlook.goodShare;
-    choice.cost = inertia + costs[i]! + coffee(choice) + ORDER_PRICE * place + DISTANCE_PRICE * choice.outlook.distance;
+    const order = ORDER_PRICE * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
+    choice.cost = inertia + costs[i]! + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
   // Pulling again at settings believed wrong is never the answer.
   const untasted = evidence.last.taste?.balance == null && evidence.last.taste?.overall == null;

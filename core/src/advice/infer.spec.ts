@@ -2,7 +2,18 @@ import fc from 'fast-check';
 import { slopesOf } from './gradients';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { infer, slopeOf } from './infer';
-import { beliefOf, frameOf, geometryOf, liking, OVERALL, P, PARAMETERS, predict, SWEETNESS } from './model';
+import {
+  beliefOf,
+  frameOf,
+  geometryOf,
+  liking,
+  likingSlopes,
+  OVERALL,
+  P,
+  PARAMETERS,
+  predict,
+  SWEETNESS,
+} from './model';
 import { priorFor } from './prior';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
@@ -48,11 +59,13 @@ describe('gradients', () => {
     const cup = { balance: -1.2, body: 0.7 };
     const wanted = { balance: 0, body: 0 };
     for (const scale of [OVERALL, SWEETNESS]) {
-      const at = liking(scale, prior.mean, cup, wanted);
-      const sour = liking(scale, prior.mean, { ...cup, balance: cup.balance + 1e-6 }, wanted).value;
-      const thick = liking(scale, prior.mean, { ...cup, body: cup.body + 1e-6 }, wanted).value;
-      expect((sour - at.value) / 1e-6).toBeCloseTo(at.byBalance, 4);
-      expect((thick - at.value) / 1e-6).toBeCloseTo(at.byBody, 4);
+      const belief = beliefOf(prior.mean, frame);
+      const at = liking(scale, belief, cup, wanted);
+      const { byBalance, byBody } = likingSlopes(scale, belief, cup, wanted);
+      const sour = liking(scale, belief, { ...cup, balance: cup.balance + 1e-6 }, wanted);
+      const thick = liking(scale, belief, { ...cup, body: cup.body + 1e-6 }, wanted);
+      expect((sour - at) / 1e-6).toBeCloseTo(byBalance, 4);
+      expect((thick - at) / 1e-6).toBeCloseTo(byBody, 4);
     }
   });
 });

@@ -1,5 +1,5 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
+import { beliefOf, frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
 import { priorFor, type Origin, type Prior } from './prior';
 import type { Pour, Problem } from './problem';
 import { readingsOf, type Reading } from './readings';
@@ -20,6 +20,8 @@ export interface Posterior {
   logEvidence: number;
   /** ln height of the mode up to a constant, before the noise was rescaled. */
   logHeight: number;
+  /** ln of the posterior density itself up to a constant, not of its Gaussian: prior, shots, tails and this bar's noise. */
+  logDensity(theta: Float64Array): number;
 }
 
 /** A story whose mode is this much lower in ln has no say left, whatever its width. */
@@ -29,7 +31,7 @@ const CONVERGED = 1e-4;
 const MAX_ITERATIONS = 25;
 /** Enough to come near; the second descent does the rest. */
 const ROUGH_ITERATIONS = 5;
-/** Degrees of freedom at which a Student-t is a normal. */
+/** Degrees of freedom that stand for a normal. */
 const NO_TAIL = 1e8;
 
 /**
@@ -43,8 +45,8 @@ export function infer(problem: Problem, pours: readonly Pour[] = problem.pours):
   // First as if there were no outliers: from the prior's mean a far but true measurement looks like one, and the tails
   // would let the search settle on disbelieving it. Then with tails, from there.
   const plain = readings.map((reading) => ({ ...reading, tails: reading.tails.map(() => NO_TAIL) }));
-  const rough = descend(Float64Array.from(prior.mean), prior, plain, ROUGH_ITERATIONS);
-  return settle(evidence, descend(rough.theta, prior, readings, MAX_ITERATIONS));
+  const rough = descend(Float64Array.from(prior.mean), { ...evidence, readings: plain }, ROUGH_ITERATIONS);
+  return settle(evidence, descend(rough.theta, evidence, MAX_ITERATIONS));
 }
 
 /**
@@ -55,8 +57,8 @@ export function inferKept(problem: Problem, anywhere: Posterior): Posterior | nu
   const evidence = gather(problem, 'kept recipe', problem.pours);
   const { prior, readings } = evidence;
   const from = readings.length === 0 ? prior.mean : anywhere.mean;
-  const fitted = descend(Float64Array.from(from), prior, readings, MAX_ITERATIONS);
-  if (-0.5 * lossAt(fitted.theta, prior, readings) < anywhere.logHeight - HOPELESS) return null;
+  const fitted = descend(Float64Array.from(from), evidence, MAX_ITERATIONS);
+  if (-0.5 * lossAt(fitted.theta, evidence) < anywhere.logHeight - HOPELESS) return null;
   return settle(evidence, fitted);
 }
 
@@ -73,33 +75,37 @@ function gather(problem: Problem, origin: Origin, pours: readonly Pour[]): Gathe
 }
 
 /** From a mode to a posterior: the noise of this bar, once more with that, and the curvature there. */
-function settle({ frame, origin, prior, readings }: Gathered, fitted: Descent): Posterior {
-  const noise = noiseOf(fitted.theta, readings);
+function settle(evidence: Gathered, fitted: Descent): Posterior {
+  const { frame, readings } = evidence;
+  const noise = noiseOf(fitted.theta, evidence);
   const scaled = readings.map((reading) => ({
     ...reading,
     sds: reading.sds.map((sd, n) => sd * (reading.isTime[n] ? noise.time : noise.taste)),
   }));
   const isOrdinary = noise.time < 1.05 && noise.taste < 1.05;
-  const final = isOrdinary ? fitted : descend(fitted.theta, prior, scaled, MAX_ITERATIONS);
+  const rescaled = isOrdinary ? evidence : { ...evidence, readings: scaled };
+  const final = isOrdinary ? fitted : descend(fitted.theta, rescaled, MAX_ITERATIONS);
   const { theta, precision, converged, iterations } = final;
   const cholesky = new CholeskyDecomposition(precision);
   const inverse = cholesky.solve(Matrix.eye(N));
   const covariance = Matrix.add(inverse, inverse.transpose()).mul(0.5);
-  const logEvidence = logEvidenceAt(theta, cholesky.lowerTriangularMatrix, prior, readings, origin);
-  const logHeight = -0.5 * lossAt(fitted.theta, prior, readings);
-  return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence, logHeight };
+  const logEvidence = logEvidenceAt(theta, cholesky.lowerTriangularMatrix, evidence);
+  const logHeight = -0.5 * lossAt(fitted.theta, evidence);
+  const logDensity = (at: Float64Array): number => -0.5 * lossAt(at, rescaled);
+  return { mean: theta, covariance, frame, noise, converged, iterations, logEvidence, logHeight, logDensity };
 }
 
 /**
  * Laplace's approximation of the marginal likelihood: the mode's height times the room the posterior has in the prior's.
  * Who claims to know the recipe must explain the times and may not call them outliers.
  */
-function logEvidenceAt(theta: Float64Array, root: Matrix, prior: Prior, readings: Reading[], origin: Origin): number {
+function logEvidenceAt(theta: Float64Array, root: Matrix, evidence: Gathered): number {
+  const { prior, readings, origin } = evidence;
   const strict = readings.map((reading) => ({
     ...reading,
     tails: reading.tails.map((tail, n) => (reading.isTime[n] && origin === 'kept recipe' ? NO_TAIL : tail)),
   }));
-  let log = -0.5 * lossAt(theta, prior, strict);
+  let log = -0.5 * lossAt(theta, { ...evidence, readings: strict });
   for (let i = 0; i < N; i += 1) log -= Math.log(root.get(i, i)) + Math.log(prior.sd[i]!);
   return log;
 }
@@ -108,12 +114,13 @@ function logEvidenceAt(theta: Float64Array, root: Matrix, prior: Prior, readings
  * How far the residuals outgrow the usual noise: the posterior mean of a scale with a weight of six ordinary readings,
  * never below one. A few wild figures count as nine variances at most: they are the tails' business.
  */
-function noiseOf(theta: Float64Array, readings: Reading[]): { time: number; taste: number } {
+function noiseOf(theta: Float64Array, { frame, readings }: Gathered): { time: number; taste: number } {
+  const belief = beliefOf(theta, frame);
   const scaleOf = (time: boolean): number => {
     let squares = 0;
     let count = 0;
     for (const { values, sds, isTime, predict: f } of readings) {
-      const foreseen = f(theta);
+      const foreseen = f(belief);
       values.forEach((value, n) => {
         if (isTime[n] !== time) return;
         squares += Math.min(9, ((value - foreseen[n]!) / sds[n]!) ** 2);
@@ -133,25 +140,25 @@ interface Descent {
   iterations: number;
 }
 
-function descend(from: Float64Array, prior: Prior, readings: Reading[], most: number): Descent {
+function descend(from: Float64Array, evidence: Gathered, most: number): Descent {
   let theta = from;
-  let loss = lossAt(theta, prior, readings);
-  let system = linearise(theta, prior, readings);
+  let loss = lossAt(theta, evidence);
+  let system = linearise(theta, evidence);
   let damping = 1e-3;
-  let converged = readings.length === 0;
+  let converged = evidence.readings.length === 0;
   let iterations = 0;
   while (!converged && iterations < most) {
     iterations += 1;
     const damped = matrixOf(system.precision, damping);
     const step = new CholeskyDecomposition(damped).solve(Matrix.columnVector(system.gradient)).getColumn(0);
     const next = theta.map((value, i) => value + step[i]!);
-    const nextLoss = lossAt(next, prior, readings);
+    const nextLoss = lossAt(next, evidence);
     if (Number.isFinite(nextLoss) && nextLoss <= loss) {
       converged = loss - nextLoss < CONVERGED * (1 + loss);
       theta = next;
       loss = nextLoss;
       damping = Math.max(1e-9, damping / 5);
-      system = linearise(theta, prior, readings);
+      system = linearise(theta, evidence);
     } else {
       damping *= 8;
       // No downhill step left at machine precision: this is the mode.
@@ -161,15 +168,30 @@ function descend(from: Float64Array, prior: Prior, readings: Reading[], most: nu
   return { theta, precision: matrixOf(system.precision), converged, iterations };
 }
 
-function lossAt(theta: Float64Array, prior: Prior, readings: Reading[]): number {
+function lossAt(theta: Float64Array, { frame, prior, readings }: Gathered): number {
+  const belief = beliefOf(theta, frame);
   let loss = 0;
   for (let i = 0; i < N; i += 1) loss += ((theta[i]! - prior.mean[i]!) / prior.sd[i]!) ** 2;
   for (const { values, sds, tails, predict: f } of readings) {
-    const foreseen = f(theta);
+    const foreseen = f(belief);
+    // Logarithms are dear, and a shot's tails are of two kinds only: products first, one logarithm a kind.
+    let kind = 0;
+    let product = 1;
     for (let n = 0; n < values.length; n += 1) {
+      const tail = tails[n]!;
       const r = (values[n]! - foreseen[n]!) / sds[n]!;
-      loss += (tails[n]! + 1) * Math.log1p((r * r) / tails[n]!);
+      if (tail === NO_TAIL) {
+        loss += r * r;
+        continue;
+      }
+      if (tail !== kind) {
+        loss += (kind + 1) * Math.log(product);
+        kind = tail;
+        product = 1;
+      }
+      product *= 1 + (r * r) / tail;
     }
+    loss += (kind + 1) * Math.log(product);
   }
   return loss;
 }
@@ -180,7 +202,8 @@ interface System {
   gradient: Float64Array;
 }
 
-function linearise(theta: Float64Array, prior: Prior, readings: Reading[]): System {
+function linearise(theta: Float64Array, { frame, prior, readings }: Gathered): System {
+  const belief = beliefOf(theta, frame);
   const h = new Float64Array(N * N);
   const g = new Float64Array(N);
   for (let i = 0; i < N; i += 1) {
@@ -189,7 +212,7 @@ function linearise(theta: Float64Array, prior: Prior, readings: Reading[]): Syst
     g[i] = weight * (prior.mean[i]! - theta[i]!);
   }
   for (const { values, sds, tails, linearise: f } of readings) {
-    const { at, slopes } = f(theta);
+    const { at, slopes } = f(belief);
     for (let n = 0; n < values.length; n += 1) {
       const miss = values[n]! - at[n]!;
       const r = miss / sds[n]!;

@@ -117,6 +117,10 @@ export interface Belief {
   balanceHeat: number;
   bodyGrind: number;
   bodyRatio: number;
+  overallBest: number;
+  overallLoss: number;
+  sweetBest: number;
+  sweetLoss: number;
 }
 
 export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
@@ -137,6 +141,10 @@ export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
     balanceHeat: Math.exp(theta[P.logBalanceHeat]!),
     bodyGrind: theta[P.bodyGrind]!,
     bodyRatio: Math.exp(theta[P.logBodyRatio]!),
+    overallBest: theta[P.overallBest]!,
+    overallLoss: Math.exp(theta[P.logOverallLoss]!),
+    sweetBest: theta[P.sweetBest]!,
+    sweetLoss: Math.exp(theta[P.logSweetLoss]!),
   };
 }
 
@@ -186,36 +194,62 @@ export function timeElasticity(leadMeanSeconds: number, frame: Frame): number {
   return Math.max(0.2, (puck + LEAD_EXPONENT * lead) / frame.middleSeconds);
 }
 
-/** How a liking scale falls off: its parameters, and how much body counts beside balance. */
+/** How a liking scale falls off: its parameters, their places in the vector, and how much body counts beside balance. */
 export interface LikingScale {
-  best: number;
-  logLoss: number;
+  best: 'overallBest' | 'sweetBest';
+  loss: 'overallLoss' | 'sweetLoss';
+  atBest: number;
+  atLogLoss: number;
   bodyWeight: number;
 }
 
-export const OVERALL: LikingScale = { best: P.overallBest, logLoss: P.logOverallLoss, bodyWeight: 0.5 };
-export const SWEETNESS: LikingScale = { best: P.sweetBest, logLoss: P.logSweetLoss, bodyWeight: 0.1 };
+export const OVERALL: LikingScale = {
+  best: 'overallBest',
+  loss: 'overallLoss',
+  atBest: P.overallBest,
+  atLogLoss: P.logOverallLoss,
+  bodyWeight: 0.5,
+};
+export const SWEETNESS: LikingScale = {
+  best: 'sweetBest',
+  loss: 'sweetLoss',
+  atBest: P.sweetBest,
+  atLogLoss: P.logSweetLoss,
+  bodyWeight: 0.1,
+};
+
+interface Cup {
+  balance: number;
+  body: number;
+}
 
 /**
  * Overall and sweetness fall with the distance from the wanted cup: best − loss · (√(off² + w·thick² + 0.04) − 0.2). The
  * root is kept smooth near zero so that the fit has a gradient there.
- * @returns the value with its derivatives by balance, body and the scale's own two parameters
  */
-export function liking(
+export function liking(scale: LikingScale, belief: Belief, cup: Cup, wanted: Cup): number {
+  return belief[scale.best] - belief[scale.loss] * (rootOf(scale, cup, wanted) - 0.2);
+}
+
+/** The derivatives of `liking` by balance, body and the scale's own two parameters. */
+export function likingSlopes(
   scale: LikingScale,
-  theta: ArrayLike<number>,
-  cup: { balance: number; body: number },
-  wanted: { balance: number; body: number },
-): { value: number; byBalance: number; byBody: number; byBest: number; byLogLoss: number } {
-  const off = cup.balance - wanted.balance;
-  const thick = cup.body - wanted.body;
-  const root = Math.sqrt(off * off + scale.bodyWeight * thick * thick + 0.04);
-  const loss = Math.exp(theta[scale.logLoss]!);
+  belief: Belief,
+  cup: Cup,
+  wanted: Cup,
+): { byBalance: number; byBody: number; byBest: number; byLogLoss: number } {
+  const root = rootOf(scale, cup, wanted);
+  const loss = belief[scale.loss];
   return {
-    value: theta[scale.best]! - loss * (root - 0.2),
-    byBalance: (-loss * off) / root,
-    byBody: (-loss * scale.bodyWeight * thick) / root,
+    byBalance: (-loss * (cup.balance - wanted.balance)) / root,
+    byBody: (-loss * scale.bodyWeight * (cup.body - wanted.body)) / root,
     byBest: 1,
     byLogLoss: -loss * (root - 0.2),
   };
+}
+
+function rootOf(scale: LikingScale, cup: Cup, wanted: Cup): number {
+  const off = cup.balance - wanted.balance;
+  const thick = cup.body - wanted.body;
+  return Math.sqrt(off * off + scale.bodyWeight * thick * thick + 0.04);
 }

@@ -14,7 +14,10 @@ export interface Move {
 const GRIND_CANDIDATES = 18;
 /** No single move may ask for more than this in log time: beyond it the near-log law is a guess. */
 const LARGEST_LOG_MOVE = 0.7;
-const YIELD_SHARES = [0.03, 0.06, 0.09, 0.12, 0.16, 0.2, 0.25];
+/** Less than 2 g of 36 is lost in the drip that still falls. */
+const YIELD_SHARES = [0.055, 0.08, 0.11, 0.14, 0.17, 0.2, 0.25];
+/** A grind move that changes the time by less than this is lost in the puck's own stray. */
+const SMALLEST_LOG_MOVE = 0.02;
 const HEAT_STEPS_C = [1, 2];
 const DOSE_STEP_GRAMS = 0.5;
 
@@ -75,9 +78,10 @@ function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Mov
   const slope = slopeOf(posterior).mean;
   const step = grindStep(problem, posterior);
   const furthest = Math.max(1, Math.floor(LARGEST_LOG_MOVE / (slope * step)));
-  // Near the setting every step, further away ever larger strides.
+  // Near the setting every step that can be told, further away ever larger strides.
   const strides = new Set<number>();
-  for (let i = 1; strides.size < GRIND_CANDIDATES && i <= furthest; i = Math.max(i + 1, Math.round(i * 1.25))) {
+  const nearest = Math.min(furthest, Math.max(1, Math.round(SMALLEST_LOG_MOVE / (slope * step))));
+  for (let i = nearest; strides.size < GRIND_CANDIDATES && i <= furthest; i = Math.max(i + 1, Math.round(i * 1.25))) {
     strides.add(i);
   }
   strides.add(furthest);

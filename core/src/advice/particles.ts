@@ -1,9 +1,9 @@
-import { CholeskyDecomposition } from 'ml-matrix';
 import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from './answer';
+import { drawFrom } from './draws';
 import { type Posterior } from './infer';
 import { timeSd, withHand } from './readings';
-import { beliefOf, geometryOf, PARAMETERS, predict, type Belief } from './model';
+import { beliefOf, geometryOf, predict, type Belief } from './model';
 import type { Mixture } from './mixture';
 import type { Problem } from './problem';
 
@@ -22,37 +22,23 @@ export interface Particles {
   noise: Float64Array;
 }
 
-/**
- * Draws parameter vectors from both stories by their shares, reproducibly from the seed. Each draw is used with its mirror image, so
- * that means are exact and answers do not tremble.
- */
+/** Draws from both stories by their shares, reproducibly from the seed; the noise of the next shot comes in mirror pairs. */
 export function drawParticles({ anywhere, kept, keptShare }: Mixture, seed: string): Particles {
   const random = createRandom(seed);
-  const rootOf = ({ covariance }: Posterior) => new CholeskyDecomposition(covariance).lowerTriangularMatrix;
-  const roots = { anywhere: rootOf(anywhere), kept: rootOf(kept) };
-  const pairs = PARTICLES / 2;
-  const keptPairs = Math.round(pairs * keptShare);
-  const beliefs: Belief[] = [];
+  const keptCount = Math.round(PARTICLES * keptShare);
+  const ofKept = drawFrom(kept, keptCount, random, keptShare);
+  const ofAnywhere = drawFrom(anywhere, PARTICLES - keptCount, random, 1 - keptShare);
   const noise = new Float64Array(PARTICLES);
-  const z = new Float64Array(PARAMETERS);
   for (let k = 0; k < PARTICLES; k += 2) {
-    // Spread evenly among the others, because the look ahead imagines its outcomes from every n-th particle.
-    const isKept = Math.floor(((k / 2 + 1) * keptPairs) / pairs) > Math.floor(((k / 2) * keptPairs) / pairs);
-    const posterior = isKept ? kept : anywhere;
-    const root = isKept ? roots.kept : roots.anywhere;
-    for (let i = 0; i < PARAMETERS; i += 1) z[i] = drawNormal(random, 0, 1);
-    const up = Float64Array.from(posterior.mean);
-    const down = Float64Array.from(posterior.mean);
-    for (let i = 0; i < PARAMETERS; i += 1) {
-      let shift = 0;
-      for (let j = 0; j <= i; j += 1) shift += root.get(i, j) * z[j]!;
-      up[i]! += shift;
-      down[i]! -= shift;
-    }
-    beliefs.push(beliefOf(up, posterior.frame), beliefOf(down, posterior.frame));
     noise[k] = drawNormal(random, 0, 1);
     noise[k + 1] = -noise[k]!;
   }
+  const beliefs = Array.from({ length: PARTICLES }, (_, k) => {
+    // Spread evenly among the others, because the look ahead imagines its outcomes from every n-th particle.
+    const isKept = Math.floor(((k + 1) * keptCount) / PARTICLES) > Math.floor((k * keptCount) / PARTICLES);
+    const theta = (isKept ? ofKept : ofAnywhere).pop()!;
+    return beliefOf(theta, anywhere.frame);
+  });
   return { beliefs, noise };
 }
 

@@ -71,10 +71,11 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logBalanceHeat, Math.log(0.3), 0.5);
   believe(P.bodyGrind, 2, 1);
   believe(P.logBodyRatio, Math.log(3.8), 0.5);
-  believe(P.overallBest, 7.8, 1);
-  believe(P.logOverallLoss, Math.log(1.4), 0.35);
-  believe(P.sweetBest, 7.2, 1.2);
-  believe(P.logSweetLoss, Math.log(1.4), 0.4);
+  // A cup as wanted is marked about 8, and a point off balance costs about a point and a half: people differ, but not by much.
+  believe(P.overallBest, 8, 0.6);
+  believe(P.logOverallLoss, Math.log(1.45), 0.25);
+  believe(P.sweetBest, 7.3, 0.7);
+  believe(P.logSweetLoss, Math.log(1.45), 0.25);
   return { mean, sd };
 }
 

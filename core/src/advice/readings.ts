@@ -1,12 +1,13 @@
 import type { Verdict } from '../brew/types';
 import { roomForSlopes, slopesOf, type PredictionSlopes } from './gradients';
 import {
-  beliefOf,
   geometryOf,
   liking,
+  likingSlopes,
   OVERALL,
   predict,
   SWEETNESS,
+  type Belief,
   type Frame,
   type Geometry,
   type LikingScale,
@@ -22,18 +23,19 @@ export interface Reading {
   tails: number[];
   /** Seconds, as against points of taste. */
   isTime: boolean[];
-  predict(theta: Float64Array): number[];
+  /** What a belief says of every value; the room is the reading's own, good until the next call. */
+  predict(belief: Belief): Float64Array;
   /** The same with its derivatives, one row a value; good until the next call. */
-  linearise(theta: Float64Array): { at: number[]; slopes: Float64Array[] };
+  linearise(belief: Belief): { at: Float64Array; slopes: Float64Array[] };
 }
 
 /** Puck preparation moves the puck's part of the time by about 5 %; hand and clock add half a second. */
 export const PUCK_SD = 0.06;
 const CLOCK_SD_SECONDS = 0.5;
-/** A tongue reports to ±0.4 in halves; the linear taste model adds a little error of its own. */
-export const TASTE_SD = 0.44;
-const OVERALL_SD = 0.7;
-const SWEET_SD = 0.75;
+/** A tongue reports to ±0.4 in halves, and the puck's own stray of 5 % moves the cup by ±0.2. */
+export const TASTE_SD = 0.46;
+const OVERALL_SD = 0.65;
+const SWEET_SD = 0.68;
 /** "Better" is about a point of overall liking, give or take as much as two tongues' errors together. */
 const VERDICT_VALUE: Record<Verdict, number> = { better: 1, same: 0, worse: -1 };
 const VERDICT_SD = 0.9;
@@ -92,53 +94,42 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     sds: [],
     tails: [],
     isTime: [],
-    predict: () => [],
-    linearise: () => ({ at: [], slopes: [] }),
+    predict: () => new Float64Array(0),
+    linearise: () => ({ at: new Float64Array(0), slopes: [] }),
   };
   const parts: Part[] = [];
-  const add = (value: number | null | undefined, sd: number, tail: number, part: Part): void => {
+  const add = (value: number | null | undefined, sd: number, part: Part): void => {
     if (value == null) return;
+    const isTime = part === 'time' || part === 'drip';
     reading.values.push(value);
     reading.sds.push(sd);
-    reading.tails.push(tail);
-    reading.isTime.push(tail === TIME_TAIL);
+    reading.tails.push(isTime ? TIME_TAIL : TASTE_TAIL);
+    reading.isTime.push(isTime);
     parts.push(part);
   };
+  add(pour.timeSeconds, measuredTimeSd(pour), 'time');
+  if (frame.clock !== 'first-drip') add(pour.firstDripSeconds, 1.2 * doubtOf(pour), 'drip');
+  add(taste?.balance, tasteSd, 'balance');
+  add(taste?.body, tasteSd, 'body');
+  add(taste?.overall, OVERALL_SD * tasteFactor, 'overall');
+  add(taste?.sweetness, SWEET_SD * tasteFactor, 'sweetness');
   const speedUp = pour.channelled ? 0.95 : 1;
-  add(pour.timeSeconds, measuredTimeSd(pour), TIME_TAIL, {
-    value: (shot) => shot.timeSeconds * speedUp,
-    slope: (_, slopes) => (speedUp === 1 ? slopes.timeSeconds : slopes.timeSeconds.map((slope) => slope * speedUp)),
-  });
-  if (frame.clock !== 'first-drip') {
-    add(pour.firstDripSeconds, 1.2 * doubtOf(pour), TIME_TAIL, {
-      value: (shot) => shot.firstDripSeconds,
-      slope: (_, slopes) => slopes.firstDripSeconds,
-    });
-  }
-  add(taste?.balance, tasteSd, TASTE_TAIL, {
-    value: (shot) => shot.balance,
-    slope: (_, slopes) => slopes.balance,
-  });
-  add(taste?.body, tasteSd, TASTE_TAIL, {
-    value: (shot) => shot.body,
-    slope: (_, slopes) => slopes.body,
-  });
-  add(taste?.overall, OVERALL_SD * tasteFactor, TASTE_TAIL, likingPart(OVERALL, wanted));
-  add(taste?.sweetness, SWEET_SD * tasteFactor, TASTE_TAIL, likingPart(SWEETNESS, wanted));
   const geometry = geometryOfPour(frame, pour);
   const room = roomForSlopes();
-  reading.predict = (theta) => {
-    const shot = predict(beliefOf(theta, frame), frame, geometry, pour.clock);
-    return parts.map((part) => part.value(shot, theta));
-  };
-  reading.linearise = (theta) => {
-    const belief = beliefOf(theta, frame);
+  const at = new Float64Array(parts.length);
+  const foresee = (belief: Belief): Prediction => {
     const shot = predict(belief, frame, geometry, pour.clock);
+    for (let n = 0; n < parts.length; n += 1) at[n] = valueOf(parts[n]!, shot, belief, wanted, speedUp);
+    return shot;
+  };
+  reading.predict = (belief) => {
+    foresee(belief);
+    return at;
+  };
+  reading.linearise = (belief) => {
+    const shot = foresee(belief);
     const slopes = slopesOf(belief, frame, geometry, pour.clock, shot, room);
-    return {
-      at: parts.map((part) => part.value(shot, theta)),
-      slopes: parts.map((part) => part.slope(shot, slopes, theta)),
-    };
+    return { at, slopes: parts.map((part) => slopeOf(part, shot, slopes, belief, wanted, speedUp)) };
   };
   return reading;
 }
@@ -156,50 +147,89 @@ function readVerdict(problem: Problem, frame: Frame, before: Pour | undefined, p
   const wanted = problem.request.target;
   const geometries = isUsable ? [geometryOfPour(frame, pour), geometryOfPour(frame, before)] : [];
   const clocks = [pour.clock, before?.clock ?? pour.clock];
-  const foresee = (theta: Float64Array) => {
-    const belief = beliefOf(theta, frame);
-    return geometries.map((geometry, i) => {
+  const foresee = (belief: Belief) =>
+    geometries.map((geometry, i) => {
       const shot = predict(belief, frame, geometry, clocks[i]);
       return { shot, slopes: slopesOf(belief, frame, geometry, clocks[i]!, shot) };
     });
-  };
-  const part = likingPart(OVERALL, wanted);
+  const at = new Float64Array(1);
   return {
     values: isUsable ? [VERDICT_VALUE[pour.versusLast!]] : [],
     sds: [VERDICT_SD],
     tails: [TASTE_TAIL],
     isTime: [false],
-    predict: (theta) => {
-      const [now, then] = foresee(theta);
-      return [part.value(now!.shot, theta) - part.value(then!.shot, theta)];
+    predict: (belief) => {
+      const [now, then] = geometries.map((geometry, i) => predict(belief, frame, geometry, clocks[i]));
+      at[0] = liking(OVERALL, belief, now!, wanted) - liking(OVERALL, belief, then!, wanted);
+      return at;
     },
-    linearise: (theta) => {
-      const [now, then] = foresee(theta);
-      const earlier = part.slope(then!.shot, then!.slopes, theta);
-      return {
-        at: [part.value(now!.shot, theta) - part.value(then!.shot, theta)],
-        slopes: [part.slope(now!.shot, now!.slopes, theta).map((slope, i) => slope - earlier[i]!)],
-      };
+    linearise: (belief) => {
+      const [now, then] = foresee(belief);
+      at[0] = liking(OVERALL, belief, now!.shot, wanted) - liking(OVERALL, belief, then!.shot, wanted);
+      const earlier = likingGradient(OVERALL, then!.shot, then!.slopes, belief, wanted);
+      const later = likingGradient(OVERALL, now!.shot, now!.slopes, belief, wanted);
+      return { at, slopes: [later.map((slope, i) => slope - earlier[i]!)] };
     },
   };
 }
 
-/** One number of a reading, out of what the model says of the shot, with its derivatives. */
-interface Part {
-  value(shot: Prediction, theta: Float64Array): number;
-  slope(shot: Prediction, slopes: PredictionSlopes, theta: Float64Array): Float64Array;
+/** One number of a reading. */
+type Part = 'time' | 'drip' | 'balance' | 'body' | 'overall' | 'sweetness';
+type Wanted = { balance: number; body: number };
+
+/** What the model says of one number; a switch rather than a closure a number, because this is asked a hundred thousand times. */
+function valueOf(part: Part, shot: Prediction, belief: Belief, wanted: Wanted, speedUp: number): number {
+  switch (part) {
+    case 'time':
+      return shot.timeSeconds * speedUp;
+    case 'drip':
+      return shot.firstDripSeconds;
+    case 'balance':
+      return shot.balance;
+    case 'body':
+      return shot.body;
+    case 'overall':
+      return liking(OVERALL, belief, shot, wanted);
+    case 'sweetness':
+      return liking(SWEETNESS, belief, shot, wanted);
+  }
+}
+
+function slopeOf(
+  part: Part,
+  shot: Prediction,
+  slopes: PredictionSlopes,
+  belief: Belief,
+  wanted: Wanted,
+  speedUp: number,
+): Float64Array {
+  switch (part) {
+    case 'time':
+      return speedUp === 1 ? slopes.timeSeconds : slopes.timeSeconds.map((slope) => slope * speedUp);
+    case 'drip':
+      return slopes.firstDripSeconds;
+    case 'balance':
+      return slopes.balance;
+    case 'body':
+      return slopes.body;
+    case 'overall':
+      return likingGradient(OVERALL, shot, slopes, belief, wanted);
+    case 'sweetness':
+      return likingGradient(SWEETNESS, shot, slopes, belief, wanted);
+  }
 }
 
 /** Overall or sweetness, by the chain rule through balance and body. */
-function likingPart(scale: LikingScale, wanted: { balance: number; body: number }): Part {
-  return {
-    value: (shot, theta) => liking(scale, theta, shot, wanted).value,
-    slope: (shot, slopes, theta) => {
-      const { byBalance, byBody, byBest, byLogLoss } = liking(scale, theta, shot, wanted);
-      const gradient = slopes.balance.map((slope, i) => byBalance * slope + byBody * slopes.body[i]!);
-      gradient[scale.best] = byBest;
-      gradient[scale.logLoss] = byLogLoss;
-      return gradient;
-    },
-  };
+function likingGradient(
+  scale: LikingScale,
+  shot: Prediction,
+  slopes: PredictionSlopes,
+  belief: Belief,
+  wanted: Wanted,
+): Float64Array {
+  const { byBalance, byBody, byBest, byLogLoss } = likingSlopes(scale, belief, shot, wanted);
+  const gradient = slopes.balance.map((slope, i) => byBalance * slope + byBody * slopes.body[i]!);
+  gradient[scale.atBest] = byBest;
+  gradient[scale.atLogLoss] = byLogLoss;
+  return gradient;
 }

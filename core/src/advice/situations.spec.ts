@@ -128,6 +128,39 @@ const SITUATIONS: Situation[] = [
     },
     expect: (a) => a.changed.every(({ variable }) => variable !== 'grind'),
   },
+  {
+    name: 'right at the first pull, though a sour tongue might doubt: confirmed, not moved',
+    ask: { shots: [shot(29.5, tasting(-0.5))] },
+    expect: (a) => a.action === 'repeat' || a.action === 'dialled',
+  },
+  {
+    name: 'brought into the window and now bitter: not the temperature yet',
+    ask: { shots: [shot(21, tasting(-1)), shot(29, tasting(1.5), { grind: 12 })] },
+    expect: (a) => a.action === 'repeat' || (a.action === 'change' && variables(a) !== 'temperatureC'),
+  },
+  {
+    name: 'thin by half a point: nothing to mend',
+    ask: { shots: [shot(29, tasting(0, -0.5)), shot(29, tasting(0, -0.5))] },
+    expect: does('dialled'),
+  },
+  {
+    name: 'a yield is moved by what a hand can pour: two grams or more',
+    ask: { shots: [shot(29, tasting(0, -1.5)), shot(29, tasting(0, -1))] },
+    expect: (a) => a.action !== 'change' || Math.abs(a.settings.yieldGrams - 36) >= 2,
+  },
+  {
+    name: 'no temperature to set: another lever does it',
+    ask: {
+      machine: { temperatureC: null },
+      shots: [shot(30, tasting(2)), shot(30, tasting(2)), shot(29, tasting(1.5), { grind: 14.5 })],
+    },
+    expect: (a) => a.action === 'change' && !variables(a).includes('temperatureC'),
+  },
+  {
+    name: 'near the target the moves get smaller',
+    ask: { shots: [shot(17, tasting(-2)), shot(23.5, tasting(-1), { grind: 11 })] },
+    expect: (a) => finer(a) && 11 - a.settings.grind < 3,
+  },
 ];
 
 describe('a barista of ten years would', () => {
