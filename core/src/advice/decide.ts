@@ -1,20 +1,16 @@
-import type { Lever, Method } from '../method/Method';
-import { SETTING_OF, type Action, type Settings } from './answer';
+import type { Lever } from '../method/Method';
+import { claimAt, isToConfirm, mayClaim, mustPrepare, PATIENCE } from './claim';
+import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
-import { slopeOf, type Posterior } from './infer';
+import type { Posterior } from './infer';
+import { isEarly, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
 import { movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import type { Pour, Problem } from './problem';
+import type { Problem } from './problem';
 
-/** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
-const CLAIM_AT = 0.9;
-const CLAIM_EASE = 0.04;
-const CLAIM_AT_LAST = 0.55;
-/** Below this share of belief in the window, time comes first. */
-const WINDOW_DOUBT = 0.45;
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
@@ -28,10 +24,6 @@ const WHOLE_CUP_SD = 0.3;
 const INERTIA_PRICE = 0.4;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
-/** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
-const WORTH_CONFIRMING = 0.5;
-/** After so many sound shots at the same settings without a claim they stand on an edge: one more would not tell. */
-const PATIENCE = 2;
 
 export type Stage =
   | 'start'
@@ -123,150 +115,6 @@ function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: 
   const moves = movesOf(problem, posterior, still.move.settings, 'grind').map(look);
   const aimed = aimedAtWindow(problem, moves);
   return aimed.reduce((best, next) => (next.outlook.windowShare > best.outlook.windowShare ? next : best), still);
-}
-
-/**
- * Preparation before anything else: when channels come twice, when the cup is sour and harsh at once, or when a
- * channel alone explains a time outside the window.
- */
-function mustPrepare(evidence: Evidence, here: Outlook): boolean {
-  if (evidence.spoilt === null) return false;
-  if (evidence.spoilt === 'harsh-and-sour') return !evidence.spoiltBefore;
-  if (evidence.spoiltBefore) return true;
-  return here.windowShare > 0.25 || isSurprising(evidence);
-}
-
-/** Good enough is enough: the longer the run, the less certainty is worth another shot. */
-function claimAt(problem: Problem): number {
-  return Math.max(CLAIM_AT_LAST, CLAIM_AT - CLAIM_EASE * Math.max(0, problem.pours.length - 3));
-}
-
-/** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
-function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
-  const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
-  return tasted && timed && here.goodShare >= claimAt(problem);
-}
-
-/** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
-function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const { target } = problem.request;
-  const { tolerance, timeIs } = problem.method;
-  const { taste, sound } = evidence.last;
-  if (!sound || taste?.balance == null || here.goodShare < WORTH_CONFIRMING) return false;
-  if (evidence.sameSettings.filter((pour) => pour.sound).length >= PATIENCE) return false;
-  const isNear = (value: number, wanted: number, within: number): boolean => Math.abs(value - wanted) <= within + 0.1;
-  const tastesRight =
-    isNear(taste.balance, target.balance, tolerance.balance) &&
-    isNear(taste.body ?? target.body, target.body, tolerance.body);
-  return tastesRight && (timeIs === 'outcome' || isInTime(problem, evidence.last));
-}
-
-interface Plan {
-  levers: Lever[];
-  stage: Stage;
-  blocked: Lever | null;
-}
-
-/** Which levers the method would reach for now, first choice first. */
-function leversToTry(
-  problem: Problem,
-  evidence: Evidence,
-  posterior: Posterior,
-  particles: Particles,
-  here: Outlook,
-): Plan {
-  const { method, request } = problem;
-  const from = evidence.last.planned;
-  const usable = (lever: Lever): boolean =>
-    !evidence.circling.includes(lever) && movesOf(problem, posterior, from, lever).length > 0;
-  if (method.timeIs === 'target' && here.windowShare < WINDOW_DOUBT) {
-    const tooFast = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
-    const wantedWay = movesOf(problem, posterior, from, 'grind').filter(({ settings }) => {
-      const finer = problem.finerSign * (settings.grind - from.grind) > 0;
-      return finer === tooFast;
-    });
-    if (wantedWay.length === 0) {
-      const lever = movesOf(problem, posterior, from, 'dose').length > 0 ? 'dose' : 'yield';
-      return { levers: [lever], stage: 'window', blocked: 'grind' };
-    }
-    if (evidence.circling.includes('grind')) return { levers: ['yield', 'dose'], stage: 'window', blocked: 'grind' };
-    const reach = Math.max(
-      ...wantedWay.map((move) => lookAt(problem, posterior, particles, move.settings).windowShare),
-    );
-    // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
-    const jumps = problem.pours.length >= 2 && reach < 0.2 && stepJumpsOver(problem, posterior);
-    if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind' };
-    return { levers: ['grind'], stage: 'window', blocked: null };
-  }
-  const balanceOff = Math.abs(mean(here.balance) - request.target.balance) / method.tolerance.balance;
-  const bodyOff = Math.abs(mean(here.body) - request.target.body) / method.tolerance.body;
-  const wanted = leversForTaste(method, balanceOff, bodyOff).filter((lever) => isTurnOf(problem, lever));
-  const possible = wanted.filter(usable);
-  // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
-  const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
-  const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
-  const blocked = wanted.find((lever) => !usable(lever)) ?? null;
-  if (levers.length > 0) return { levers, stage: 'taste', blocked };
-  return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
-}
-
-/** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
-function leversForTaste(method: Method, balanceOff: number, bodyOff: number): Lever[] {
-  const withoutGrind = method.bodyOrder.filter((lever) => lever !== 'grind');
-  if (bodyOff > 1 && balanceOff < 0.75 && withoutGrind.length > 0) return withoutGrind;
-  const order =
-    bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
-  return [...new Set(order.flat())];
-}
-
-/**
- * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
- * (`isEarly`); where it comes first, it is moved once.
- */
-function isTurnOf(problem: Problem, lever: Lever): boolean {
-  if (lever !== 'temperature') return true;
-  const place = problem.method.balanceOrder.indexOf('temperature');
-  if (place === 0) return !wasMoved(problem, 'temperature');
-  return problem.method.balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
-}
-
-function wasMoved(problem: Problem, lever: Lever): boolean {
-  return problem.pours.some((pour, i) => {
-    const before = problem.pours[i - 1];
-    return before !== undefined && pour.planned[SETTING_OF[lever]] !== before.planned[SETTING_OF[lever]];
-  });
-}
-
-/**
- * Temperature before its time: the levers before it were not all turned, and fewer than two settings poured in the window
- * to show that the cup is not as wanted.
- */
-function isEarly(problem: Problem, lever: Lever | null): boolean {
-  if (lever !== 'temperature') return false;
-  const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
-  const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour));
-  const settled = inWindow.filter(
-    (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
-  );
-  return settled.length < 2 && !before.every((other) => wasMoved(problem, other));
-}
-
-/** Measured in the window, give or take what a barista still calls in it. */
-function isInTime(problem: Problem, { timeSeconds }: Pour): boolean {
-  const { min, max } = problem.request.target.timeSeconds;
-  return timeSeconds !== null && timeSeconds >= min - 0.5 && timeSeconds <= max + 0.5;
-}
-
-/** True when one step of the grinder moves the time by more than the window is wide. */
-function stepJumpsOver(problem: Problem, posterior: Posterior): boolean {
-  const { min, max } = problem.request.target.timeSeconds;
-  return problem.grindScale.step * slopeOf(posterior).mean > Math.log(max / min);
-}
-
-function mean(values: Float64Array): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
 /**

@@ -1,0 +1,96 @@
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { claimAt, isInTime, isToConfirm, mayClaim, mustPrepare } from './claim';
+import { readEvidence } from './evidence';
+import { infer } from './infer';
+import type { Outlook } from './particles';
+import { readProblem } from './problem';
+import { adviceRequestSchema, type AdviceRequest } from './request';
+
+const after = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
+  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
+  return { problem, evidence: readEvidence(problem, infer(problem))! };
+};
+const believed = (goodShare: number, windowShare = goodShare): Outlook => ({ goodShare, windowShare }) as Outlook;
+const right = everydayShot({ timeSeconds: 29, taste: { balance: 0, body: 0, sweetness: 7.5, overall: 8 } });
+const sour = everydayShot({ timeSeconds: 29, taste: { balance: -1.5, body: 0 } });
+
+describe('a claim', () => {
+  it('must be the surer the earlier it comes, but never less than even', () => {
+    const levels = [1, 3, 4, 6, 9, 20].map((count) =>
+      claimAt(after(Array.from({ length: count }, () => right)).problem),
+    );
+    expect(levels[0]).toBe(levels[1]);
+    expect(levels).toEqual([...levels].sort((a, b) => b - a));
+    expect(levels[2]!).toBeLessThan(levels[1]!);
+    expect(levels.at(-1)!).toBeGreaterThan(0.5);
+  });
+
+  it('needs a sound shot that was timed and tasted, however much is believed', () => {
+    const claims = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
+      const { problem, evidence } = after(shots, change);
+      return mayClaim(problem, evidence, believed(0.99));
+    };
+    expect(claims([right])).toBe(true);
+    expect(claims([{ ...right, taste: null }])).toBe(false);
+    expect(claims([{ ...right, timeSeconds: null }])).toBe(false);
+    expect(claims([{ ...right, seen: ['spurts'] }])).toBe(false);
+    // Where time is an outcome nobody need have timed it.
+    expect(claims([{ ...right, timeSeconds: null }], { method: 'open-light' })).toBe(true);
+  });
+});
+
+describe('confirming', () => {
+  const confirms = (shots: AdviceRequest['shots'], share: number) => {
+    const { problem, evidence } = after(shots);
+    return isToConfirm(problem, evidence, believed(share));
+  };
+
+  it('pulls again what poured and tasted right, if it is believed in by half', () => {
+    expect(confirms([right], 0.7)).toBe(true);
+    expect(confirms([right], 0.4)).toBe(false);
+  });
+
+  it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {
+    expect(confirms([sour], 0.7)).toBe(false);
+    expect(confirms([{ ...right, taste: null }], 0.7)).toBe(false);
+    expect(confirms([{ ...right, timeSeconds: 21 }], 0.7)).toBe(false);
+    expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
+  });
+
+  it('ends once the settings stood twice', () => {
+    expect(confirms([right, right], 0.7)).toBe(false);
+  });
+});
+
+describe('in time', () => {
+  it.each([
+    [24.4, false],
+    [24.5, true],
+    [28, true],
+    [32.5, true],
+    [32.6, false],
+    [null, false],
+  ])('counts half a second of grace around 25–32 s: %s', (timeSeconds, expected) => {
+    const target = { ...everydayRequest().target, timeSeconds: { min: 25, max: 32 } };
+    const { problem } = after([{ ...right, timeSeconds }], { target });
+    expect(isInTime(problem, problem.pours[0]!)).toBe(expected);
+  });
+});
+
+describe('preparing', () => {
+  const channel = { ...sour, seen: ['spurts' as const] };
+  const prepares = (shots: AdviceRequest['shots'], windowShare: number) =>
+    mustPrepare(after(shots).evidence, believed(0, windowShare));
+
+  it('comes after channels seen twice, or one that may explain the time', () => {
+    expect(prepares([channel, channel], 0)).toBe(true);
+    expect(prepares([right, channel], 0.5)).toBe(true);
+    expect(prepares([right], 0.5)).toBe(false);
+  });
+
+  it('comes once after sour and harsh, then something must be moved', () => {
+    const harsh = { ...sour, taste: { balance: -1.5, body: 0, dryness: 2.5 } };
+    expect(prepares([harsh], 0.5)).toBe(true);
+    expect(prepares([harsh, harsh], 0.5)).toBe(false);
+  });
+});

@@ -1,0 +1,70 @@
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { isEarly, leversToTry } from './levers';
+import { readEvidence } from './evidence';
+import { believe } from './mixture';
+import { drawParticles, lookAt } from './particles';
+import { readProblem } from './problem';
+import { adviceRequestSchema, type AdviceRequest } from './request';
+
+const planned = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
+  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
+  const mixture = believe(problem);
+  const particles = drawParticles(mixture, 'levers');
+  const evidence = readEvidence(problem, mixture.main)!;
+  const here = lookAt(problem, mixture.main, particles, evidence.last.planned);
+  return { problem, ...leversToTry(problem, evidence, mixture.main, particles, here) };
+};
+const cup = (balance: number, body = 0) => ({ balance, body });
+const bitter = (grind: number) => everydayShot({ grind, timeSeconds: 29, taste: cup(1.5) });
+
+describe('the levers to reach for', () => {
+  it('is grind alone while the time is out of the window', () => {
+    const { levers, stage } = planned([everydayShot({ timeSeconds: 18, taste: cup(-2) })]);
+    expect([levers, stage]).toEqual([['grind'], 'window']);
+  });
+
+  it('is never grind for body alone', () => {
+    const shots = [0, 1, 2].map(() => everydayShot({ timeSeconds: 29, taste: cup(0, -2) }));
+    expect(planned(shots).levers).toEqual(['yield']);
+  });
+
+  it('follows the method’s order for balance, temperature last and not before another lever was turned', () => {
+    expect(planned([bitter(14), bitter(14)]).levers).toEqual(['grind', 'yield']);
+    expect(planned([bitter(14), bitter(14.5)]).levers).toEqual(['grind', 'yield', 'temperature']);
+  });
+
+  it('begins with temperature in the open, and moves it once', () => {
+    const target = { ...everydayRequest().target, yieldGrams: 45, timeSeconds: { min: 20, max: 38 }, temperatureC: 94 };
+    const open = { method: 'open-light' as const, coffee: { roast: 'light' as const }, target };
+    const sour = (temperatureC: number) =>
+      everydayShot({ yieldGrams: 45, temperatureC, timeSeconds: 27, taste: cup(-2.5) });
+    const plan = (shots: AdviceRequest['shots']) =>
+      planned(
+        shots.map((shot) => ({ ...shot, planned: { doseGrams: 18, yieldGrams: 45 } })),
+        open,
+      ).levers;
+    expect(plan([sour(94), sour(94)])).toEqual(['temperature']);
+    expect(plan([sour(94), sour(96)])).not.toContain('temperature');
+  });
+
+  it('touches nothing a method locks', () => {
+    expect(planned([bitter(14), bitter(14.5)], { method: 'one-lever' }).levers).toEqual(['grind']);
+  });
+});
+
+describe('temperature before its time', () => {
+  it('is early until two settings poured in the window, or the levers before it were turned', () => {
+    const early = (shots: AdviceRequest['shots']) => isEarly(planned(shots).problem, 'temperature');
+    expect(early([everydayShot({ grind: 15, timeSeconds: 20, taste: cup(-1) }), bitter(13)])).toBe(true);
+    expect(early([bitter(14), bitter(14.5)])).toBe(false);
+    const planned40 = { doseGrams: 18, yieldGrams: 40 };
+    const longer = everydayShot({ grind: 12, yieldGrams: 40, planned: planned40, timeSeconds: 40, taste: cup(1) });
+    expect(early([everydayShot({ timeSeconds: 20, taste: cup(1) }), longer])).toBe(false);
+  });
+
+  it('is a question of temperature alone', () => {
+    const { problem } = planned([bitter(14)]);
+    expect(isEarly(problem, 'yield')).toBe(false);
+    expect(isEarly(problem, null)).toBe(false);
+  });
+});

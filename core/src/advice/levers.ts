@@ -1,0 +1,112 @@
+import type { Lever, Method } from '../method/Method';
+import { SETTING_OF } from './answer';
+import { isInTime } from './claim';
+import { isSame, type Evidence } from './evidence';
+import { slopeOf, type Posterior } from './infer';
+import { movesOf } from './moves';
+import { lookAt, type Outlook, type Particles } from './particles';
+import type { Problem } from './problem';
+
+/** Below this share of belief in the window, time comes first. */
+export const WINDOW_DOUBT = 0.45;
+
+/** What the method would reach for now. */
+export interface Plan {
+  levers: Lever[];
+  stage: 'window' | 'taste' | 'stuck';
+  blocked: Lever | null;
+}
+
+/** Which levers the method would reach for now, first choice first. */
+export function leversToTry(
+  problem: Problem,
+  evidence: Evidence,
+  posterior: Posterior,
+  particles: Particles,
+  here: Outlook,
+): Plan {
+  const { method, request } = problem;
+  const from = evidence.last.planned;
+  const usable = (lever: Lever): boolean =>
+    !evidence.circling.includes(lever) && movesOf(problem, posterior, from, lever).length > 0;
+  if (method.timeIs === 'target' && here.windowShare < WINDOW_DOUBT) {
+    const tooFast = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
+    const wantedWay = movesOf(problem, posterior, from, 'grind').filter(({ settings }) => {
+      const finer = problem.finerSign * (settings.grind - from.grind) > 0;
+      return finer === tooFast;
+    });
+    if (wantedWay.length === 0) {
+      const lever = movesOf(problem, posterior, from, 'dose').length > 0 ? 'dose' : 'yield';
+      return { levers: [lever], stage: 'window', blocked: 'grind' };
+    }
+    if (evidence.circling.includes('grind')) return { levers: ['yield', 'dose'], stage: 'window', blocked: 'grind' };
+    const reach = Math.max(
+      ...wantedWay.map((move) => lookAt(problem, posterior, particles, move.settings).windowShare),
+    );
+    // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
+    const jumps = problem.pours.length >= 2 && reach < 0.2 && stepJumpsOver(problem, posterior);
+    if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind' };
+    return { levers: ['grind'], stage: 'window', blocked: null };
+  }
+  const balanceOff = Math.abs(mean(here.balance) - request.target.balance) / method.tolerance.balance;
+  const bodyOff = Math.abs(mean(here.body) - request.target.body) / method.tolerance.body;
+  const wanted = leversForTaste(method, balanceOff, bodyOff).filter((lever) => isTurnOf(problem, lever));
+  const possible = wanted.filter(usable);
+  // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
+  const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
+  const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
+  const blocked = wanted.find((lever) => !usable(lever)) ?? null;
+  if (levers.length > 0) return { levers, stage: 'taste', blocked };
+  return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
+}
+
+/** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
+function leversForTaste(method: Method, balanceOff: number, bodyOff: number): Lever[] {
+  const withoutGrind = method.bodyOrder.filter((lever) => lever !== 'grind');
+  if (bodyOff > 1 && balanceOff < 0.75 && withoutGrind.length > 0) return withoutGrind;
+  const order =
+    bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
+  return [...new Set(order.flat())];
+}
+
+/**
+ * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
+ * (`isEarly`); where it comes first, it is moved once.
+ */
+function isTurnOf(problem: Problem, lever: Lever): boolean {
+  if (lever !== 'temperature') return true;
+  const place = problem.method.balanceOrder.indexOf('temperature');
+  if (place === 0) return !wasMoved(problem, 'temperature');
+  return problem.method.balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
+}
+
+function wasMoved(problem: Problem, lever: Lever): boolean {
+  return problem.pours.some((pour, i) => {
+    const before = problem.pours[i - 1];
+    return before !== undefined && pour.planned[SETTING_OF[lever]] !== before.planned[SETTING_OF[lever]];
+  });
+}
+
+/**
+ * Temperature before its time: the levers before it were not all turned, and fewer than two settings poured in the window
+ * to show that the cup is not as wanted.
+ */
+export function isEarly(problem: Problem, lever: Lever | null): boolean {
+  if (lever !== 'temperature') return false;
+  const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
+  const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour));
+  const settled = inWindow.filter(
+    (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
+  );
+  return settled.length < 2 && !before.every((other) => wasMoved(problem, other));
+}
+
+/** True when one step of the grinder moves the time by more than the window is wide. */
+function stepJumpsOver(problem: Problem, posterior: Posterior): boolean {
+  const { min, max } = problem.request.target.timeSeconds;
+  return problem.grindScale.step * slopeOf(posterior).mean > Math.log(max / min);
+}
+
+function mean(values: Float64Array): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
