@@ -50,7 +50,7 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
 }
 
 /** Measured in the window, give or take what a barista still calls in it. */
-export function isInTime(problem: Problem, { timeSeconds }: Pour): boolean {
+export function isInTime(problem: Problem, { timeSeconds }: Pour, graceSeconds = 0.5): boolean {
   const { min, max } = problem.request.target.timeSeconds;
-  return timeSeconds !== null && timeSeconds >= min - 0.5 && timeSeconds <= max + 0.5;
+  return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
 }

@@ -17,7 +17,7 @@ const COFFEE_PRICE = 0.08;
 const ORDER_PRICE = 0.1;
 const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
-const EARLY_PRICE = 0.2;
+const EARLY_PRICE = 0.5;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.3;
 /** Price of leaving settings, times the belief that they are right: do not fiddle. */

@@ -94,7 +94,7 @@ function wasMoved(problem: Problem, lever: Lever): boolean {
 export function isEarly(problem: Problem, lever: Lever | null): boolean {
   if (lever !== 'temperature') return false;
   const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
-  const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour));
+  const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour, 0));
   const settled = inWindow.filter(
     (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
   );

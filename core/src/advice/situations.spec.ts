@@ -139,6 +139,14 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' || (a.action === 'change' && variables(a) !== 'temperatureC'),
   },
   {
+    name: 'at the fast edge, sour and thin after a step finer: not the temperature yet',
+    ask: {
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      shots: [shot(27.6, tasting(-0.5, -1)), shot(26.8, tasting(-1, -0.5), { grind: 13 })],
+    },
+    expect: (a) => a.action === 'repeat' || !variables(a).includes('temperatureC'),
+  },
+  {
     name: 'thin by half a point: nothing to mend',
     ask: { shots: [shot(29, tasting(0, -0.5)), shot(29, tasting(0, -0.5))] },
     expect: does('dialled'),
