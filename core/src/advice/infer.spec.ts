@@ -16,6 +16,7 @@ import {
 } from './model';
 import { priorFor } from './prior';
 import { readProblem } from './problem';
+import { TASTE_SD } from './readings';
 import { adviceRequestSchema, type AdviceRequest } from './request';
 
 const problemOf = (change: Partial<AdviceRequest>) => readProblem(adviceRequestSchema.parse(everydayRequest(change)));
@@ -92,7 +93,7 @@ describe('infer', () => {
     const spreadOfX = prior.mean[P.bodyGrind]! * prior.sd[P.logPuck]!;
     const rest = body - prior.mean[P.bodyAtCentre]!;
     // Both readings share x: variance of their mean is σ²/2 + var(m₁x).
-    const noise = 0.44 ** 2 / 2 / (7 / 6);
+    const noise = TASTE_SD ** 2 / 2 / (7 / 6);
     const gain = prior.sd[P.bodyAtCentre]! ** 2 / (prior.sd[P.bodyAtCentre]! ** 2 + spreadOfX ** 2 + noise);
     expect(posterior.mean[P.bodyAtCentre]! - prior.mean[P.bodyAtCentre]!).toBeCloseTo(gain * rest, 1);
     expect(posterior.converged).toBe(true);

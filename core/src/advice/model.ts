@@ -151,7 +151,7 @@ export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
 /**
  * The forward model: what settings bring, without noise.
  *
- * time = lead·e^(0.3·x) + Y·(pump + puck), with puck = exp(logPuck + slope·finer + exponent·ln dose), x the log distance
+ * time = lead·e^(0.7·x) + Y·(pump + puck), with puck = exp(logPuck + slope·finer + exponent·ln dose), x the log distance
  * of the puck from the window's middle and Y the yield with exponent 0.92.
  * balance and body are linear in x, log ratio and °C around the window's middle.
  */
