@@ -77,6 +77,15 @@ export function drawWorld(random: Random, heldOut: boolean): PuckWorld {
     },
     basket: { nominalGrams: 18 },
     bed: { sizeExponent: spread(2.4, 0.5), doseExponent: spread(1.5, 0.4), relaxation: spread(0.4, 0.12) },
+    tongue: {
+      percentPerPoint: Math.exp(spread(Math.log(1.5), 0.2)),
+      bodyPoints: Math.exp(spread(Math.log(6), 0.2)),
+      // People use a scale of ten differently: some never give a nine, some give little else.
+      overallBest: Math.min(9.8, spread(8.3, 0.9)),
+      overallLoss: Math.exp(spread(Math.log(1.5), 0.35)),
+      sweetBest: Math.min(9.8, spread(7.5, 1)),
+      sweetLoss: Math.exp(spread(Math.log(1.5), 0.35)),
+    },
   };
 }
 

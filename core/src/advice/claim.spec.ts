@@ -1,5 +1,5 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { claimAt, isInTime, isToConfirm, mayClaim, mustPrepare } from './claim';
+import { claimAt, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare } from './claim';
 import { readEvidence } from './evidence';
 import { infer } from './infer';
 import type { Outlook } from './particles';
@@ -79,8 +79,14 @@ describe('in time', () => {
 
 describe('preparing', () => {
   const channel = { ...sour, seen: ['spurts' as const] };
-  const prepares = (shots: AdviceRequest['shots'], windowShare: number) =>
-    mustPrepare(after(shots).evidence, believed(0, windowShare));
+  const prepares = (shots: AdviceRequest['shots'], windowShare: number) => {
+    const { problem, evidence } = after(shots);
+    return mustPrepare(problem, evidence, believed(0, windowShare));
+  };
+  const isTight = (shots: AdviceRequest['shots']) => {
+    const { problem, evidence } = after(shots);
+    return isTooTight(problem, evidence);
+  };
 
   it('comes after channels seen twice, or one that may explain the time', () => {
     expect(prepares([channel, channel], 0)).toBe(true);
@@ -92,5 +98,25 @@ describe('preparing', () => {
     const harsh = { ...sour, taste: { balance: -1.5, body: 0, dryness: 2.5 } };
     expect(prepares([harsh], 0.5)).toBe(true);
     expect(prepares([harsh, harsh], 0.5)).toBe(false);
+    expect([[harsh], [harsh, harsh]].map(isTight)).toEqual([false, true]);
+  });
+
+  it('is not asked of the hand a third time: the bed is too tight, unless it ran short', () => {
+    expect(prepares([channel, channel, channel], 0.5)).toBe(false);
+    expect(
+      [
+        [channel, channel],
+        [channel, channel, channel],
+        [channel, right, channel],
+      ].map(isTight),
+    ).toEqual([false, true, false]);
+    const gushing = { ...channel, timeSeconds: 17 };
+    expect(isTight([gushing, gushing, gushing])).toBe(false);
+  });
+
+  it('cannot mend a shot that is too slow in spite of its channel', () => {
+    const choking = { ...channel, timeSeconds: 95 };
+    expect(prepares([sour, choking], 0.1)).toBe(false);
+    expect(prepares([sour, choking], 0.4)).toBe(true);
   });
 });

@@ -3,28 +3,44 @@ import type { Outlook } from './particles';
 import type { Pour, Problem } from './problem';
 
 /** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
-const CLAIM_AT = 0.9;
-const CLAIM_EASE = 0.04;
-const CLAIM_AT_LAST = 0.55;
+const CLAIM_AT = 0.91;
+const CLAIM_EASE = 0.06;
+const CLAIM_EASES_AFTER = 3;
+const CLAIM_AT_LAST = 0.52;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings without a claim they stand on an edge: one more would not tell. */
 export const PATIENCE = 2;
+/** Spoilt pucks in a row that are put down to preparation. */
+const MOST_PREPARED = { channels: 2, 'harsh-and-sour': 1 };
 
 /**
  * Preparation before anything else: when channels come twice, when the cup is sour and harsh at once, or when a
- * channel alone explains a time outside the window.
+ * channel alone explains a time outside the window. A third spoilt puck is not the hand's fault any more, and a shot that
+ * is too slow in spite of a channel is too fine without it.
  */
-export function mustPrepare(evidence: Evidence, here: Outlook): boolean {
-  if (evidence.spoilt === null) return false;
-  if (evidence.spoilt === 'harsh-and-sour') return !evidence.spoiltBefore;
-  if (evidence.spoiltBefore) return true;
-  return here.windowShare > 0.25 || isSurprising(evidence);
+export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook): boolean {
+  const { spoilt, spoiltInARow, last } = evidence;
+  const isOutside = here.windowShare <= 0.25;
+  if (spoilt === null || spoiltInARow > MOST_PREPARED[spoilt]) return false;
+  if (spoilt === 'harsh-and-sour') return true;
+  if (isOutside && (last.timeSeconds ?? 0) > problem.request.target.timeSeconds.max) return false;
+  return spoiltInARow > 1 || !isOutside || isSurprising(evidence);
+}
+
+/**
+ * Care did not help: water breaks through a bed that is too tight. Coarser, and never finer after the sourness. A shot that
+ * ran short of the window is not too tight.
+ */
+export function isTooTight(problem: Problem, evidence: Evidence): boolean {
+  const { spoilt, spoiltInARow, last } = evidence;
+  if (spoilt === null || spoiltInARow <= MOST_PREPARED[spoilt]) return false;
+  return (last.timeSeconds ?? Infinity) >= problem.request.target.timeSeconds.min;
 }
 
 /** Good enough is enough: the longer the run, the less certainty is worth another shot. */
 export function claimAt(problem: Problem): number {
-  return Math.max(CLAIM_AT_LAST, CLAIM_AT - CLAIM_EASE * Math.max(0, problem.pours.length - 3));
+  return Math.max(CLAIM_AT_LAST, CLAIM_AT - CLAIM_EASE * Math.max(0, problem.pours.length - CLAIM_EASES_AFTER));
 }
 
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
@@ -37,16 +53,22 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
 
 /** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
+  if (!evidence.last.sound || here.goodShare < WORTH_CONFIRMING) return false;
+  if (evidence.sameSettings.filter((pour) => pour.sound).length >= PATIENCE) return false;
+  return readsRight(problem, evidence.last);
+}
+
+/** Poured and tasted as wanted, give or take what a barista still calls so. */
+function readsRight(problem: Problem, pour: Pour): boolean {
   const { target } = problem.request;
   const { tolerance, timeIs } = problem.method;
-  const { taste, sound } = evidence.last;
-  if (!sound || taste?.balance == null || here.goodShare < WORTH_CONFIRMING) return false;
-  if (evidence.sameSettings.filter((pour) => pour.sound).length >= PATIENCE) return false;
+  const { taste } = pour;
+  if (taste?.balance == null) return false;
   const isNear = (value: number, wanted: number, within: number): boolean => Math.abs(value - wanted) <= within + 0.1;
   const tastesRight =
     isNear(taste.balance, target.balance, tolerance.balance) &&
     isNear(taste.body ?? target.body, target.body, tolerance.body);
-  return tastesRight && (timeIs === 'outcome' || isInTime(problem, evidence.last));
+  return tastesRight && (timeIs === 'outcome' || isInTime(problem, pour));
 }
 
 /** Measured in the window, give or take what a barista still calls in it. */

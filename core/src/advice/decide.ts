@@ -1,5 +1,5 @@
 import type { Lever } from '../method/Method';
-import { claimAt, isToConfirm, mayClaim, mustPrepare, PATIENCE } from './claim';
+import { claimAt, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE } from './claim';
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
@@ -7,7 +7,7 @@ import { isEarly, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
-import { movesOf, standStill, type Move } from './moves';
+import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
 
@@ -21,9 +21,11 @@ const EARLY_PRICE = 0.5;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.3;
 /** Price of leaving settings, times the belief that they are right: do not fiddle. */
-const INERTIA_PRICE = 0.4;
+const INERTIA_PRICE = 0.6;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
+/** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
+const WORTH_STAYING = 0.6;
 
 export type Stage =
   | 'start'
@@ -31,6 +33,7 @@ export type Stage =
   | 'window'
   | 'taste'
   | 'spoilt'
+  | 'tight'
   | 'surprise'
   | 'unpurged'
   | 'excused'
@@ -87,25 +90,34 @@ export function decide(problem: Problem, seed: string): Decision {
   });
   // A hand that strayed outside grinder, basket or machine is first of all brought back.
   if (!isSame(evidence.last.planned, from)) return stay('change', 'limits');
-  if (mustPrepare(evidence, still.outlook)) return stay('prepare', 'spoilt');
+  if (mustPrepare(problem, evidence, still.outlook)) return stay('prepare', 'spoilt');
   if (evidence.unpurged) return stay('repeat', 'unpurged');
   if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
-  if (isSurprising(evidence) && (evidence.sameSettings.length < 2 || still.outlook.windowShare > WINDOW_DOUBT)) {
+  const isTight = isTooTight(problem, evidence);
+  if (
+    !isTight &&
+    isSurprising(evidence) &&
+    (evidence.sameSettings.length < 2 || still.outlook.windowShare > WINDOW_DOUBT)
+  ) {
     return stay('repeat', 'surprise');
   }
-  if (mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
+  if (!isTight && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
-  // Dose stands in for grind only together with yield, so that the ratio stays.
-  const standsIn = stage === 'window' && blocked === 'grind';
-  const sound = legal.filter(({ move }) => !(standsIn && move.lever === 'dose' && !move.coupled));
+  const sound = legal.filter(({ move }) => isSound(problem, from, move, plan));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
   const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
   const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };
+}
+
+/** Dose stands in for grind only together with yield, so that the ratio stays; a bed that is too tight is only loosened. */
+function isSound(problem: Problem, from: Settings, move: Move, { stage, blocked }: Plan): boolean {
+  if (stage === 'tight') return isCoarser(problem, from, move.settings);
+  return !(stage === 'window' && blocked === 'grind' && move.lever === 'dose' && !move.coupled);
 }
 
 /** Fingers that found the grind far off move it before a shot is wasted; otherwise the first shot tells. */
@@ -141,8 +153,10 @@ function rank(
 ): Choice[] {
   const { levers, stage } = plan;
   // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
-  const sensible =
-    stage === 'window' ? candidates : candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
+  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  const sensible = !isTasteMove
+    ? candidates
+    : candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
@@ -166,8 +180,8 @@ function rank(
   // Pulling again at settings believed wrong is never the answer.
   const untasted = evidence.last.taste?.balance == null && evidence.last.taste?.overall == null;
   const patient = evidence.sameSettings.filter((pour) => pour.sound).length < PATIENCE;
-  const worthIt = untasted || (patient && still.outlook.goodShare >= WORTH_REPEATING);
-  const mayStay = next.length === 1 || (stage !== 'window' && worthIt);
+  const worthIt = untasted || still.outlook.goodShare >= (patient ? WORTH_REPEATING : WORTH_STAYING);
+  const mayStay = next.length === 1 || (isTasteMove && worthIt);
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
 }
 

@@ -62,8 +62,8 @@ describe('what a practised eye reads from the run', () => {
 
   it('tells apart a channel seen once, seen twice, and a cup sour and harsh at once', () => {
     const spurting = everydayShot({ seen: ['spurts'] });
-    expect(evidenceOf([everydayShot(), spurting])).toMatchObject({ spoilt: 'channels', spoiltBefore: false });
-    expect(evidenceOf([spurting, spurting])).toMatchObject({ spoilt: 'channels', spoiltBefore: true });
+    expect(evidenceOf([everydayShot(), spurting])).toMatchObject({ spoilt: 'channels', spoiltInARow: 1 });
+    expect(evidenceOf([spurting, spurting])).toMatchObject({ spoilt: 'channels', spoiltInARow: 2 });
     const harsh = everydayShot({ taste: { balance: -1.5, dryness: 2 } });
     expect(evidenceOf([harsh]).spoilt).toBe('harsh-and-sour');
     expect(evidenceOf([everydayShot({ taste: { balance: 1.5, dryness: 2 } })]).spoilt).toBeNull();

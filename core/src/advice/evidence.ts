@@ -9,15 +9,13 @@ import type { Pour, Problem } from './problem';
 
 /** A last shot further than this many standard deviations from what was foreseen is a surprise. */
 const SURPRISE_SIGMAS = 2.3;
-/** Harsh and sour in one cup: water went round the coffee, not through it. */
-const HARSH = 1.5;
 
 export interface Evidence {
   last: Pour;
   /** The last shot says little about its settings: channel or harsh-and-sour. */
   spoilt: 'channels' | 'harsh-and-sour' | null;
-  /** Same trouble in the shot before, so that preparation alone has been tried. */
-  spoiltBefore: boolean;
+  /** How many shots in a row were spoilt, the last one included. */
+  spoiltInARow: number;
   /** The last shot's distance from its own forecast; null when nothing could be foreseen. */
   surprise: { expectedSeconds: number; sigmas: number } | null;
   unpurged: boolean;
@@ -32,11 +30,10 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
   const { pours } = problem;
   const last = pours.at(-1);
   if (!last) return null;
-  const before = pours.at(-2);
   return {
     last,
-    spoilt: spoiltBy(problem, last),
-    spoiltBefore: before !== undefined && spoiltBy(problem, before) !== null,
+    spoilt: spoiltBy(last),
+    spoiltInARow: pours.length - 1 - pours.findLastIndex((pour) => spoiltBy(pour) === null),
     surprise: surpriseOf(problem, last, posterior),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
     sameSettings: pours.filter((pour) => isSame(pour.planned, last.planned)),
@@ -48,12 +45,8 @@ export function isSame(a: Settings, b: Settings): boolean {
   return changesBetween(a, b).length === 0;
 }
 
-function spoiltBy(problem: Problem, pour: Pour): Evidence['spoilt'] {
-  const { taste } = pour;
-  const harsh = (taste?.dryness ?? 0) >= HARSH;
-  if (harsh && taste?.balance != null && taste.balance - problem.request.target.balance <= -1) {
-    return 'harsh-and-sour';
-  }
+function spoiltBy(pour: Pour): Evidence['spoilt'] {
+  if (pour.isHarshAndSour) return 'harsh-and-sour';
   return pour.channelled ? 'channels' : null;
 }
 

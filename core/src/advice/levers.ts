@@ -1,9 +1,9 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF } from './answer';
-import { isInTime } from './claim';
+import { isInTime, isTooTight } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
-import { movesOf } from './moves';
+import { isCoarser, movesOf } from './moves';
 import { lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
 
@@ -13,7 +13,7 @@ export const WINDOW_DOUBT = 0.45;
 /** What the method would reach for now. */
 export interface Plan {
   levers: Lever[];
-  stage: 'window' | 'taste' | 'stuck';
+  stage: 'window' | 'tight' | 'taste' | 'stuck';
   blocked: Lever | null;
 }
 
@@ -29,6 +29,10 @@ export function leversToTry(
   const from = evidence.last.planned;
   const usable = (lever: Lever): boolean =>
     !evidence.circling.includes(lever) && movesOf(problem, posterior, from, lever).length > 0;
+  const loosened = movesOf(problem, posterior, from, 'grind').some(({ settings }) =>
+    isCoarser(problem, from, settings),
+  );
+  if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
   if (method.timeIs === 'target' && here.windowShare < WINDOW_DOUBT) {
     const tooFast = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
     const wantedWay = movesOf(problem, posterior, from, 'grind').filter(({ settings }) => {

@@ -137,6 +137,10 @@ function legalHeat(problem: Problem, temperatureC: number | null): number | null
   return scale === null || temperatureC === null ? temperatureC : snap(temperatureC, scale);
 }
 
+export function isCoarser(problem: Problem, from: Settings, to: Settings): boolean {
+  return problem.finerSign * (to.grind - from.grind) < 0;
+}
+
 /** Which way a lever moved: finer, hotter, more = +1. */
 export function directionOf(problem: Problem, change: Change): 1 | -1 {
   const up = change.to > change.from ? 1 : -1;

@@ -71,11 +71,12 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logBalanceHeat, Math.log(0.3), 0.5);
   believe(P.bodyGrind, 2, 1);
   believe(P.logBodyRatio, Math.log(3.8), 0.5);
-  // A cup as wanted is marked about 8, and a point off balance costs about a point and a half: people differ, but not by much.
-  believe(P.overallBest, 8, 0.6);
-  believe(P.logOverallLoss, Math.log(1.45), 0.25);
-  believe(P.sweetBest, 7.3, 0.7);
-  believe(P.logSweetLoss, Math.log(1.45), 0.25);
+  // A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
+  // differently; believing otherwise would call a mild marker's poor cup right.
+  believe(P.overallBest, 8.3, 1);
+  believe(P.logOverallLoss, Math.log(1.45), 0.35);
+  believe(P.sweetBest, 7.5, 1);
+  believe(P.logSweetLoss, Math.log(1.45), 0.35);
   return { mean, sd };
 }
 

@@ -19,6 +19,8 @@ export interface Pour {
   firstDripSeconds: number | null;
   seen: readonly Sign[];
   channelled: boolean;
+  /** Both in one cup: water went round the coffee, not through it, whether or not anybody saw the channel. */
+  isHarshAndSour: boolean;
   /** What the barista found to have gone wrong with it. */
   cause: Cause | null;
   /** False when channel, dose or group spoilt it: it says little about its settings. */
@@ -52,6 +54,8 @@ export interface Problem {
   pours: Pour[];
 }
 
+/** Dryness from here on is harsh, on the contract's scale of 3. */
+const HARSH = 1.5;
 const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
 
 /** Fills in what the request leaves out. Pure bookkeeping: no inference here. */
@@ -130,7 +134,8 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
     };
     const seen = shot.seen ?? [];
     const cause = shot.cause ?? null;
-    const channelled = cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
+    const isHarshAndSour = tastesHarshAndSour(request, shot);
+    const channelled = isHarshAndSour || cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
     const pour: Pour = {
       planned,
       measured,
@@ -138,6 +143,7 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
       firstDripSeconds: shot.firstDripSeconds ?? null,
       seen,
       channelled,
+      isHarshAndSour,
       cause,
       sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
       versusLast: shot.versusLast ?? null,
@@ -149,6 +155,11 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
     before = planned;
     return pour;
   });
+}
+
+function tastesHarshAndSour({ target }: ValidAdviceRequest, { taste }: AdviceShot): boolean {
+  if (taste?.balance == null || taste.dryness == null) return false;
+  return taste.dryness >= HARSH && taste.balance - target.balance <= -1;
 }
 
 /** What a timed grinder must have given in the time it ran. */

@@ -86,6 +86,42 @@ const SITUATIONS: Situation[] = [
     expect: does('prepare'),
   },
   {
+    name: 'spurts a third time in spite of care, and slow enough: coarser, the bed is too tight',
+    ask: { shots: [1, 2, 3].map(() => shot(29, tasting(-1), { seen: ['spurts'] })) },
+    expect: coarser,
+  },
+  {
+    name: 'spurts a third time, but gushing: not coarser still',
+    ask: { shots: [1, 2, 3].map(() => shot(17, tasting(-2), { seen: ['spurts'] })) },
+    expect: finer,
+  },
+  {
+    name: 'spurts and far too slow all the same: coarser at once',
+    ask: { shots: [shot(20, tasting(-2)), shot(95, tasting(2), { grind: 9, seen: ['spurts'] })] },
+    expect: coarser,
+  },
+  {
+    name: 'sour and harsh again after care: coarser, never finer after the sourness',
+    ask: { shots: [1, 2].map(() => shot(29, tasting(-1.5, 0, { dryness: 2.5 }))) },
+    expect: coarser,
+  },
+  {
+    name: 'two good shots that might be a hair better: not fiddled with',
+    ask: {
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      shots: [
+        shot(28, tasting(-0.5, 0, { overall: 8, sweetness: 7 })),
+        shot(28.5, tasting(0, 0, { overall: 8, sweetness: 7 })),
+      ],
+    },
+    expect: (a) => a.action === 'repeat' || a.action === 'dialled',
+  },
+  {
+    name: 'a mild marker who gives every cup a nine still tastes sour: not right yet',
+    ask: { shots: [shot(28, tasting(-1.5, -0.5, { overall: 8.5 })), shot(28, tasting(-1.5, -0.5, { overall: 8.5 }))] },
+    expect: does('change'),
+  },
+  {
     name: 'a change without a purge proves nothing',
     ask: { shots: [shot(20, tasting(-1)), shot(21, tasting(-1), { grind: 12, purged: false })] },
     expect: does('repeat'),

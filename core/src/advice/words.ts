@@ -86,6 +86,12 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
   if (stage === 'limits')
     add('limit', 'The last shot stood outside what grinder, basket or machine allow: first back inside.');
   if (stage === 'spoilt') add('channel', spoiltText(decision));
+  if (stage === 'tight') {
+    add(
+      'too-tight',
+      'Spoilt again in spite of care: water breaks through a bed that is too tight. Coarser, whatever the cup says of sourness.',
+    );
+  }
   if (stage === 'unpurged') {
     const change = `${plainNumber(last.previousGrind)} → ${plainNumber(last.planned.grind)}`;
     add(
@@ -107,7 +113,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     );
   }
   if (last.timeSeconds !== null && stage !== 'surprise') addTimeReason(problem, decision, add);
-  if (last.taste && stage !== 'spoilt') addTasteReason(problem, decision, add);
+  if (last.taste && stage !== 'spoilt' && stage !== 'tight') addTasteReason(problem, decision, add);
   if (stage === 'confirm') {
     add(
       'confirm',
@@ -179,12 +185,12 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
 
 function spoiltText(decision: Decision): string {
   const { evidence } = decision;
-  const { last, spoilt, spoiltBefore } = evidence!;
+  const { last, spoilt, spoiltInARow } = evidence!;
   if (spoilt === 'harsh-and-sour') {
     return 'Sour and harsh in one cup points to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.';
   }
   const seen = last.seen.map((sign) => SIGN_LABELS[sign]).join(', ');
-  const again = spoiltBefore ? ' again' : '';
+  const again = spoiltInARow > 1 ? ' again' : '';
   return `Seen${again}: ${seen}. Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
 }
 

@@ -50,22 +50,26 @@ export interface PulledShot {
 
 /**
  * What a cup is like, on the contract's scales, from chemistry: balance follows extraction yield around the coffee's
- * sweet spot (1.5 points a step), body follows the log of strength, sweetness and overall fall off with the distance
+ * sweet spot, body follows the log of strength, sweetness and overall fall off with the distance
  * from both.
  */
 export function tasteOf(world: PuckWorld, puck: BrewedPuck): TrueTaste {
-  const { coffee } = world;
+  const { coffee, tongue } = world;
   const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
-  const balance = clamp((puck.extractionPercent - coffee.sweetSpotPercent) / 1.5, -3, 3);
-  const body = clamp(6 * Math.log(puck.tdsPercent / coffee.bodyTdsPercent), -3, 3);
+  const balance = clamp((puck.extractionPercent - coffee.sweetSpotPercent) / tongue.percentPerPoint, -3, 3);
+  const body = clamp(tongue.bodyPoints * Math.log(puck.tdsPercent / coffee.bodyTdsPercent), -3, 3);
   const dryness = clamp(7 * puck.overExtractedShare + 0.35 * Math.max(0, balance - 1), 0, 3);
   const away = Math.hypot(balance, 0.7 * body);
   return {
     balance,
     body,
     dryness,
-    sweetness: clamp(7.5 - 1.5 * Math.abs(balance) - 0.3 * Math.abs(body) - 0.8 * dryness, 0, 10),
-    overall: clamp(8.3 - 1.5 * away - 0.7 * dryness, 0, 10),
+    sweetness: clamp(
+      tongue.sweetBest - tongue.sweetLoss * Math.abs(balance) - 0.3 * Math.abs(body) - 0.8 * dryness,
+      0,
+      10,
+    ),
+    overall: clamp(tongue.overallBest - tongue.overallLoss * away - 0.7 * dryness, 0, 10),
   };
 }
 

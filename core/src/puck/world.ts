@@ -48,6 +48,18 @@ export interface PuckWorld {
     /** Share of the resistance lost by the time the coffee has given what it gives. */
     relaxation: number;
   };
+  /** Who tastes: how chemistry becomes points, and how people mark what they like. */
+  tongue: {
+    /** Extraction yield, %, that is one point of balance. */
+    percentPerPoint: number;
+    /** Points of body for one unit of ln strength. */
+    bodyPoints: number;
+    /** Marks for a perfect cup, 0–10, and what each point away from it costs. */
+    overallBest: number;
+    overallLoss: number;
+    sweetBest: number;
+    sweetLoss: number;
+  };
 }
 
 /** A plain world: one everyday grinder, pump machine and medium roast, about 28 s for 18 → 36 g at grind 12. */
@@ -70,4 +82,5 @@ export const PLAIN_WORLD: PuckWorld = {
   },
   basket: { nominalGrams: 18 },
   bed: { sizeExponent: 2.4, doseExponent: 1.4, relaxation: 0.4 },
+  tongue: { percentPerPoint: 1.5, bodyPoints: 6, overallBest: 8.3, overallLoss: 1.5, sweetBest: 7.5, sweetLoss: 1.5 },
 };
