@@ -117,7 +117,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
   if (stage === 'confirm') {
     add(
       'confirm',
-      `One more at the same settings: so far it is ${oddsInWords(decision.here.goodShare)} that they are right, and a second taste tells more than a change would.`,
+      `One more at the same settings: so far it is ${oddsInWords(decision.here.goodShare)} that they are right, and ${n === 1 ? 'a second' : 'another'} taste tells more than a change would.`,
     );
   }
   if (stage === 'dialled') {
