@@ -152,11 +152,13 @@ function rank(
   plan: Plan,
 ): Choice[] {
   const { levers, stage } = plan;
-  // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
   const isTasteMove = stage === 'taste' || stage === 'stuck';
-  const sensible = !isTasteMove
-    ? candidates
-    : candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
+  const worthIt = isWorthRepeating(evidence, still.outlook);
+  // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
+  const nearer = candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
+  // Where no single move leads nearer and these settings are not worth another shot, the first of two moves must lead away.
+  const isDeadEnd = nearer.length === 0 && !worthIt;
+  const sensible = isTasteMove && !isDeadEnd ? nearer : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
@@ -177,12 +179,15 @@ function rank(
     const order = ORDER_PRICE * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
     choice.cost = inertia + costs[i]! + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
-  // Pulling again at settings believed wrong is never the answer.
-  const untasted = evidence.last.taste?.balance == null && evidence.last.taste?.overall == null;
-  const patient = evidence.sameSettings.filter((pour) => pour.sound).length < PATIENCE;
-  const worthIt = untasted || still.outlook.goodShare >= (patient ? WORTH_REPEATING : WORTH_STAYING);
   const mayStay = next.length === 1 || (isTasteMove && worthIt);
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
+}
+
+/** Pulling again at settings believed wrong is never the answer. */
+function isWorthRepeating({ last, sameSettings }: Evidence, here: Outlook): boolean {
+  const untasted = last.taste?.balance == null && last.taste?.overall == null;
+  const patient = sameSettings.filter((pour) => pour.sound).length < PATIENCE;
+  return untasted || here.goodShare >= (patient ? WORTH_REPEATING : WORTH_STAYING);
 }
 
 /**

@@ -122,6 +122,25 @@ const SITUATIONS: Situation[] = [
     expect: does('change'),
   },
   {
+    name: 'heavy again and again, a little bitter, no single move mends both: still not the same again',
+    ask: {
+      machine: { temperatureC: null },
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      shots: [
+        shot(26.1, tasting(0, 1, { sweetness: 5, overall: 6.5 })),
+        ...[
+          [30.1, 0, 1],
+          [27.9, 0.5, 1],
+          [27.8, 0.5, 1.5],
+          [28.7, 0.5, 1],
+        ].map(([seconds, balance, body]) =>
+          shot(seconds!, tasting(balance!, body, { sweetness: 5, overall: 6 }), { grind: 10 }),
+        ),
+      ],
+    },
+    expect: does('change'),
+  },
+  {
     name: 'a change without a purge proves nothing',
     ask: { shots: [shot(20, tasting(-1)), shot(21, tasting(-1), { grind: 12, purged: false })] },
     expect: does('repeat'),
