@@ -1,4 +1,4 @@
-import type { SheetShotView, SheetView } from '../src/app/api';
+import type { RecipeDto, SheetShotView, SheetView } from '../src/app/api';
 
 const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
 
@@ -85,6 +85,40 @@ export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView
     hasScale: true,
     palates: [],
     shots,
+    ...change,
+  };
+}
+
+/** The recipe of a card, as kept from an everyday dial-in. */
+export function recipeDto(change: Partial<RecipeDto> = {}): RecipeDto {
+  return {
+    grind: 12,
+    doseGrams: 18,
+    yieldGrams: 36,
+    temperatureC: 93,
+    timeSeconds: { min: 27, max: 33 },
+    timer: 'pump-on',
+    grinderName: 'Lefty',
+    machineName: 'Twin',
+    basketName: '18 g',
+    ...change,
+  };
+}
+
+/** What the board says of one station that nobody has worked at yet. */
+export function standingView(change: object = {}) {
+  return {
+    station: { ...sheetView().station, grind: 14 },
+    coffeeName: 'Saltmarsh',
+    grinderName: 'Lefty',
+    finer: 'lower' as const,
+    machineName: 'Twin',
+    basketName: '18 g',
+    ageDays: 12,
+    state: 'unknown',
+    openRunId: null,
+    cardId: null,
+    shots: [],
     ...change,
   };
 }

@@ -12,9 +12,7 @@ export interface MoveLine {
 export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
   const { timeSeconds } = advice.expect;
   const s = (value: number): string => plainNumber(value, 0);
-  // The word joiners keep "27–33" on one line of the large type.
-  const range = `${s(timeSeconds.p10)}\u2060–\u2060${s(timeSeconds.p90)}`;
-  const expect = `Expect ${s(timeSeconds.mean)} s (${range}).`;
+  const expect = `Expect ${s(timeSeconds.mean)} s (${s(timeSeconds.p10)}–${s(timeSeconds.p90)}).`;
   const { grind, doseGrams, yieldGrams, temperatureC } = advice.settings;
   const run = advice.grindSeconds === null ? '' : `Grind ${plainNumber(advice.grindSeconds, 1)} s. `;
   switch (advice.action) {
@@ -32,7 +30,7 @@ export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
     case 'dialled':
       return {
         lead: 'Dialled in.',
-        rest: `Keep it as a card. It pours ${s(timeSeconds.mean)} s (${range}).`,
+        rest: `Keep it as a card. It pours ${s(timeSeconds.mean)} s (${s(timeSeconds.p10)}–${s(timeSeconds.p90)}).`,
       };
     case 'change': {
       const lead = advice.changed.map((change) => changeWords(change, finer)).join(' ');

@@ -1,28 +1,16 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { fakeHouse, pageOf, Refusal, renderPage } from '../../testing/house';
-import { sheetView } from '../../testing/sheet.fixture';
+import { sheetView, standingView } from '../../testing/sheet.fixture';
 import { BarPage } from './BarPage';
 
-const { station, coffee, grinder } = sheetView();
+const { coffee, grinder } = sheetView();
 const shots = [22, 21, 22.5].map((timeSeconds, i) => ({
   id: `s${i}`,
   pulledAt: '2026-03-01T06:41:00Z',
   grind: 14,
   timeSeconds,
 }));
-const standing = {
-  station: { ...station, grind: 14 },
-  coffeeName: 'Saltmarsh',
-  grinderName: 'Lefty',
-  finer: 'lower',
-  machineName: 'Twin',
-  basketName: '18 g',
-  ageDays: 12,
-  state: 'drifting-fast',
-  openRunId: null,
-  cardId: 'card',
-  shots,
-};
+const standing = standingView({ state: 'drifting-fast', cardId: 'card', shots });
 /** What opening a dial-in looks up. */
 const known = { '/api/coffees/coffee': coffee, '/api/grinders/grinder': grinder, '/api/doses': pageOf([]) };
 const board = (change: object = {}) => ({ stations: [{ ...standing, ...change }], gramsToday: 126, shotsToday: 7 });

@@ -1,19 +1,10 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { fakeHouse, pageOf, Refusal, renderPage } from '../../testing/house';
+import { recipeDto } from '../../testing/sheet.fixture';
 import { CardPage } from './CardPage';
 import { CardsPage } from './CardsPage';
 
-const recipe = {
-  grind: 11.5,
-  doseGrams: 18,
-  yieldGrams: 37,
-  temperatureC: 93,
-  timeSeconds: { min: 27, max: 33 },
-  timer: 'pump-on',
-  grinderName: 'Lefty',
-  machineName: 'Twin',
-  basketName: '18 g',
-};
+const recipe = recipeDto({ grind: 11.5, yieldGrams: 37 });
 const version = (n: number, change: object = {}) => ({
   id: `v${n}`,
   version: n,

@@ -1,23 +1,13 @@
 import type { CardVersionView, RecipeDto } from '../app/api';
+import { recipeDto } from '../../testing/sheet.fixture';
 import { versionChanges } from './versionChanges';
 
-const recipe: RecipeDto = {
-  grind: 12,
-  doseGrams: 18,
-  yieldGrams: 36,
-  temperatureC: 93,
-  timeSeconds: { min: 27, max: 33 },
-  timer: 'pump-on',
-  grinderName: 'Lefty',
-  machineName: 'Twin',
-  basketName: '18 g',
-};
 const version = (change: Partial<RecipeDto> = {}, tastesLike = 'plum'): CardVersionView => ({
   id: 'v',
   revision: 1,
   version: 1,
   runId: null,
-  recipe: { ...recipe, ...change },
+  recipe: recipeDto(change),
   tastesLike,
   setBy: '',
   note: '',

@@ -16,6 +16,9 @@ export interface MovePanelProps {
   onWhy: () => void;
 }
 
+/** A word joiner on both sides of every dash, so that the large type never breaks "27–33" over two lines. */
+const onOneLine = (text: string): string => text.replaceAll('–', '\u2060–\u2060');
+
 /** The move line, to be read from a metre away; below it why, beside it what else could be done. */
 export function MovePanel(props: MovePanelProps) {
   const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice, onWhy } = props;
@@ -34,7 +37,7 @@ export function MovePanel(props: MovePanelProps) {
             <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>
               {line.lead}
             </span>{' '}
-            {line.rest}
+            {onOneLine(line.rest)}
           </p>
         )}
       </div>

@@ -1,28 +1,16 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import dayjs from 'dayjs';
 import { fakeHouse, pageOf, renderPage, type Written } from '../../testing/house';
-import { sheetView } from '../../testing/sheet.fixture';
+import { sheetView, standingView } from '../../testing/sheet.fixture';
 import { morningAt } from './morning';
 import { OpeningPage } from './OpeningPage';
 
-const { station, coffee, grinder, machine } = sheetView();
+const { coffee, grinder, machine } = sheetView();
 const today = dayjs().format('YYYY-MM-DD');
 const yesterday = dayjs().subtract(1, 'day');
 const shotsAt = (at: dayjs.Dayjs) =>
   [29, 29.5, 30].map((timeSeconds, i) => ({ id: `s${i}`, pulledAt: at.toISOString(), grind: 14, timeSeconds }));
-const standing = {
-  station: { ...station, grind: 14 },
-  coffeeName: 'Saltmarsh',
-  grinderName: 'Lefty',
-  finer: 'lower',
-  machineName: 'Twin',
-  basketName: '18 g',
-  ageDays: 12,
-  state: 'unknown',
-  openRunId: null,
-  cardId: null,
-  shots: shotsAt(yesterday),
-};
+const standing = standingView({ shots: shotsAt(yesterday) });
 const air = (id: string, day: string, humidityPercent: number, more: object = {}) => ({
   id,
   stationId: 'station',
