@@ -156,9 +156,13 @@ function rank(
   const worthIt = isWorthRepeating(evidence, still.outlook);
   // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
   const nearer = candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
-  // Where no single move leads nearer and these settings are not worth another shot, the first of two moves must lead away.
+  // Where no single move leads nearer and these settings are not worth another shot, the first of two moves must lead away:
+  // as little as can be.
   const isDeadEnd = nearer.length === 0 && !worthIt;
-  const sensible = isTasteMove && !isDeadEnd ? nearer : candidates;
+  const leastAway = isDeadEnd
+    ? [...candidates].sort((a, b) => a.outlook.distance - b.outlook.distance).slice(0, 1)
+    : [];
+  const sensible = isTasteMove ? [...nearer, ...leastAway] : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];

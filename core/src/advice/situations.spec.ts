@@ -138,7 +138,7 @@ const SITUATIONS: Situation[] = [
         ),
       ],
     },
-    expect: does('change'),
+    expect: (a) => a.action === 'change' && a.settings.yieldGrams >= 36,
   },
   {
     name: 'a change without a purge proves nothing',

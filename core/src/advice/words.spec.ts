@@ -53,6 +53,59 @@ describe('words', () => {
   });
 });
 
+describe('reasons', () => {
+  const codes = (change: Parameters<typeof everydayRequest>[0]): string[] => ask(change).why.map(({ code }) => code);
+  const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
+
+  it('say that care did not help, and nothing of the sourness, where the bed is too tight', () => {
+    const spurting = everydayShot({ timeSeconds: 29, seen: ['spurts'], taste: { balance: -1, body: 0 } });
+    expect(codes({ shots: [spurting, spurting] })).toContain('channel');
+    const third = codes({ shots: [spurting, spurting, spurting] });
+    expect(third).toContain('too-tight');
+    expect(third).not.toContain('sour');
+  });
+
+  it('own up to a move that leads away first', () => {
+    type Cup = [balance: number, body: number, sweetness: number, overall: number];
+    const poured = (grind: number, yieldGrams: number, timeSeconds: number, cup: Cup, seen: ['spurts'] | [] = []) =>
+      everydayShot({
+        grind,
+        yieldGrams,
+        planned: { doseGrams: 18, yieldGrams },
+        timeSeconds,
+        seen,
+        taste: { balance: cup[0], body: cup[1], dryness: 2 * seen.length, sweetness: cup[2], overall: cup[3] },
+      });
+    const advice = ask({
+      grinder: { ...everydayRequest().grinder, step: 0.25, logTimePerUnit: { mean: 0.03, sd: 0.004, shots: 40 } },
+      machine: { temperatureC: null },
+      coffee: { roast: 'medium-light' },
+      target: { ...target, temperatureC: null },
+      start: { grind: 10.75 },
+      shots: [
+        poured(10.75, 36, 26.4, [1, 0.5, 5.5, 6.5]),
+        poured(10.75, 34, 26.1, [0, 1, 5, 6.5]),
+        poured(10.75, 34, 20.2, [-2, -1, 1.5, 4], ['spurts']),
+        poured(10.75, 34, 26.2, [0, 1, 7.5, 6.5]),
+        poured(6.75, 34, 30.1, [0, 1, 6, 6.5]),
+        poured(6.75, 34, 27.9, [0.5, 1, 4.5, 7.5]),
+        poured(6.75, 34, 27.8, [0.5, 1.5, 5.5, 6]),
+      ],
+    });
+    expect([advice.action, advice.why.map(({ code }) => code).includes('first-of-two')]).toEqual(['change', true]);
+    expect(advice.settings.yieldGrams).toBeGreaterThan(34);
+  });
+
+  it('ask for a second taste before anything is moved', () => {
+    const shots = [everydayShot({ timeSeconds: 29.5, taste: { balance: -0.5, body: 0 } })];
+    expect(
+      ask({ target, shots })
+        .why.map(({ text }) => text)
+        .join(' '),
+    ).toContain('a second taste');
+  });
+});
+
 describe('the move line', () => {
   it('is short and says what to turn, what to throw out and what to expect', () => {
     const { lead, rest } = moveLine(ask({ shots: [everydayShot({ timeSeconds: 19 })] }), 'lower');

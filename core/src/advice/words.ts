@@ -136,6 +136,10 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
   } else if (decision.blocked !== null && evidence.circling.includes(decision.blocked)) {
     add('circling', `The ${decision.blocked} has gone to and fro twice: that lever is done.`);
   }
+  const isTasteMove = decision.action === 'change' && (stage === 'taste' || stage === 'stuck');
+  if (isTasteMove && decision.chosen.outlook.distance >= decision.here.distance) {
+    add('first-of-two', 'No single move sets balance and body right at once: this is the first of two.');
+  }
   if (decision.action === 'change') {
     const slope = slopeOf(decision.posterior);
     const grind = decision.chosen.move.lever === 'grind';
