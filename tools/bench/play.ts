@@ -8,6 +8,7 @@ import {
   type Random,
   type Settings,
 } from '../../core/src/index';
+import { measuredShot } from '../../core/src/advice/advice.fixture';
 import { brewSettings, COMFORTABLE, isRight, timeOf, type Game } from './worlds';
 
 type Shot = AdviceRequest['shots'][number];
@@ -88,17 +89,10 @@ export function play(game: Game, policy: Policy, random: Random): Played {
       if (timeSeconds >= expect.timeSeconds.p10 && timeSeconds <= expect.timeSeconds.p90) result.covered += 1;
     }
     shots.push({
-      grind: settings.grind,
-      doseGrams: pulled.doseGrams,
-      yieldGrams: pulled.yieldGrams,
-      temperatureC: settings.temperatureC,
-      planned: { doseGrams: settings.doseGrams, yieldGrams: settings.yieldGrams },
+      ...measuredShot(settings, pulled),
       timeSeconds,
       timer: game.target.timer,
       firstDripSeconds: n % 2 === 1 ? pulled.firstDripSeconds : null,
-      seen: pulled.seen,
-      purged: pulled.purged,
-      taste: pulled.taste,
     });
     const right = isRight(game, settings, Math.exp(logDrift));
     if (right) result.firstGood ??= n;

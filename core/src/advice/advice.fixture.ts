@@ -1,3 +1,5 @@
+import type { PulledShot } from '../puck';
+import type { Settings } from './answer';
 import type { AdviceRequest } from './request';
 
 type Shot = AdviceRequest['shots'][number];
@@ -42,4 +44,20 @@ export function everydayShot(change: Shot = {}): Shot {
     taste: { balance: 0, body: 0, dryness: 0 },
     ...change,
   };
+}
+
+/** A simulated shot as a barista would enter it, timed from pump on. */
+export function measuredShot(settings: Settings, pulled: PulledShot) {
+  return {
+    grind: settings.grind,
+    doseGrams: pulled.doseGrams,
+    yieldGrams: pulled.yieldGrams,
+    temperatureC: settings.temperatureC,
+    planned: { doseGrams: settings.doseGrams, yieldGrams: settings.yieldGrams },
+    timeSeconds: pulled.pumpOnSeconds,
+    timer: 'pump-on',
+    seen: pulled.seen,
+    purged: pulled.purged,
+    taste: pulled.taste,
+  } satisfies Shot;
 }

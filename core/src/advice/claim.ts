@@ -9,7 +9,7 @@ const CLAIM_EASES_AFTER = 3;
 const CLAIM_AT_LAST = 0.52;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
-/** After so many sound shots at the same settings without a claim they stand on an edge: one more would not tell. */
+/** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
 const MOST_PREPARED = { channels: 2, 'harsh-and-sour': 1 };
