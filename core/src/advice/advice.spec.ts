@@ -64,6 +64,20 @@ describe('the next shot', () => {
     expect(14 - grindAfter(0.05)).toBeGreaterThan(14 - grindAfter(0.15));
   });
 
+  it.each([19, 23, 26, 28, 31, 36])('does not hang on digits nobody could measure: after %d s', (timeSeconds) => {
+    const taste = { balance: -0.5, body: 0.5, overall: 7 };
+    const adviceWith = (mean: number) =>
+      ask({
+        grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean, sd: 0.01, shots: 40 } },
+        shots: [everydayShot({ timeSeconds: 21 }), everydayShot({ grind: 12, timeSeconds, taste })],
+      });
+    const [one, other] = [adviceWith(0.08), adviceWith(0.0800001)];
+    expect(other.settings).toEqual(one.settings);
+    expect(other.expect.timeSeconds.p10).toBeCloseTo(one.expect.timeSeconds.p10, 0);
+    expect(other.expect.inWindow).toBeCloseTo(one.expect.inWindow, 1);
+    expect(other.why).toEqual(one.why);
+  });
+
   it('learns the slope from the run: twice the answer, twice the slope', () => {
     const slopeFrom = (second: number) =>
       ask({ shots: [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 11, timeSeconds: second })] }).learned
