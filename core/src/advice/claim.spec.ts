@@ -1,5 +1,5 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { claimAt, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare } from './claim';
+import { claimAt, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare, plainMiss } from './claim';
 import { readEvidence } from './evidence';
 import { infer } from './infer';
 import type { Outlook } from './particles';
@@ -39,6 +39,41 @@ describe('a claim', () => {
   });
 });
 
+describe('a claim beside what was just measured', () => {
+  const claims = (last: Parameters<typeof everydayShot>[0], change: Partial<AdviceRequest> = {}) => {
+    const { problem, evidence } = after([right, right, { ...right, ...last }], change);
+    return mayClaim(problem, evidence, believed(0.99));
+  };
+
+  it.each([
+    [{ timeSeconds: 33 }, true],
+    [{ timeSeconds: 37 }, false],
+    [{ timeSeconds: 22 }, false],
+    [{ taste: { balance: 1, body: 0 } }, true],
+    [{ taste: { balance: 1.5, body: 0 } }, false],
+    [{ taste: { balance: 0, body: -1.5 } }, false],
+    [{ taste: { balance: null, body: null, overall: 8 } }, true],
+  ])('is believed only where the newest shot is not plainly off: %j', (last, expected) => {
+    expect(claims(last)).toBe(expected);
+  });
+
+  it('is judged by taste where time is an outcome', () => {
+    expect(claims({ timeSeconds: 37 }, { method: 'open-light' })).toBe(true);
+  });
+});
+
+describe('what the cups plainly lack', () => {
+  const missOf = (...balances: number[]) => {
+    const shots = balances.map((balance) => everydayShot({ taste: { balance, body: 0 } }));
+    const { problem } = after(shots);
+    return plainMiss(problem, problem.pours, 'balance');
+  };
+
+  it('is their mean, once it is beyond tolerance and noise', () => {
+    expect([missOf(-1.5), missOf(-1), missOf(2, 1), missOf(1.5, -1.5)]).toEqual([-1.5, 0, 1.5, 0]);
+  });
+});
+
 describe('confirming', () => {
   const confirms = (shots: AdviceRequest['shots'], share: number) => {
     const { problem, evidence } = after(shots);
@@ -57,8 +92,10 @@ describe('confirming', () => {
     expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
   });
 
-  it('ends once the settings stood twice', () => {
-    expect(confirms([right, right], 0.7)).toBe(false);
+  it('ends once the settings stood twice, or three times where every shot read right', () => {
+    expect(confirms([sour, right], 0.7)).toBe(false);
+    expect(confirms([right, right], 0.7)).toBe(true);
+    expect(confirms([right, right, right], 0.7)).toBe(false);
   });
 });
 

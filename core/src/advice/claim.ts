@@ -2,11 +2,17 @@ import { isSurprising, type Evidence } from './evidence';
 import type { Outlook } from './particles';
 import type { Pour, Problem } from './problem';
 
+/** The two scales a cup is wanted on. */
+export const TASTE_SCALES = ['balance', 'body'] as const;
+export type TasteScale = (typeof TASTE_SCALES)[number];
+
 /** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
 const CLAIM_AT = 0.91;
 const CLAIM_EASE = 0.06;
 const CLAIM_EASES_AFTER = 3;
 const CLAIM_AT_LAST = 0.52;
+/** Further from the wanted cup than noise alone puts a right one. */
+const PLAINLY = { points: 0.4, seconds: 1.5 };
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
@@ -48,14 +54,43 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
-  return tasted && timed && here.goodShare >= claimAt(problem);
+  const newest = sound.at(-1);
+  if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  return here.goodShare >= claimAt(problem);
 }
 
-/** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
+/** Nobody believes a claim that stands beside a cup clearly sour or a shot seconds outside the window, whatever the others said. */
+function isPlainlyOff(problem: Problem, pour: Pour): boolean {
+  if (tastesPlainlyOff(problem, [pour])) return true;
+  return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour, PLAINLY.seconds);
+}
+
+/** How far the cups, taken together, were from the wanted one, in points with their sign; null where nobody tasted. */
+export function tastedMiss({ request }: Problem, pours: readonly Pour[], scale: TasteScale): number | null {
+  const tasted = pours.flatMap(({ taste }) => taste?.[scale] ?? []);
+  if (tasted.length === 0) return null;
+  return tasted.reduce((sum, value) => sum + value, 0) / tasted.length - request.target[scale];
+}
+
+/** The same, but 0 where it is no more than noise alone puts a right cup off. */
+export function plainMiss(problem: Problem, pours: readonly Pour[], scale: TasteScale): number {
+  const miss = tastedMiss(problem, pours, scale) ?? 0;
+  return Math.abs(miss) > problem.method.tolerance[scale] + PLAINLY.points ? miss : 0;
+}
+
+export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): boolean {
+  return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale) !== 0);
+}
+
+/**
+ * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice;
+ * a third time where every shot read right, because to move them then would be fiddling.
+ */
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   if (!evidence.last.sound || here.goodShare < WORTH_CONFIRMING) return false;
-  if (evidence.sameSettings.filter((pour) => pour.sound).length >= PATIENCE) return false;
-  return readsRight(problem, evidence.last);
+  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  if (sound.length < PATIENCE) return readsRight(problem, evidence.last);
+  return sound.length === PATIENCE && sound.every((pour) => readsRight(problem, pour));
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */

@@ -1,5 +1,5 @@
 import type { Lever } from '../method/Method';
-import { claimAt, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE } from './claim';
+import { claimAt, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE, tastesPlainlyOff } from './claim';
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
@@ -10,6 +10,7 @@ import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
+import { sensibleMoves } from './sensible';
 
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
@@ -153,16 +154,8 @@ function rank(
 ): Choice[] {
   const { levers, stage } = plan;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
-  const worthIt = isWorthRepeating(evidence, still.outlook);
-  // What a practised hand would not do: a taste move that is expected to lead away from the wanted cup.
-  const nearer = candidates.filter(({ outlook }) => outlook.distance < still.outlook.distance);
-  // Where no single move leads nearer and these settings are not worth another shot, the first of two moves must lead away:
-  // as little as can be.
-  const isDeadEnd = nearer.length === 0 && !worthIt;
-  const leastAway = isDeadEnd
-    ? [...candidates].sort((a, b) => a.outlook.distance - b.outlook.distance).slice(0, 1)
-    : [];
-  const sensible = isTasteMove ? [...nearer, ...leastAway] : candidates;
+  const worthIt = isWorthRepeating(problem, evidence, still.outlook);
+  const sensible = isTasteMove ? sensibleMoves(problem, evidence, plan, still, candidates, worthIt) : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
@@ -187,11 +180,12 @@ function rank(
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
 }
 
-/** Pulling again at settings believed wrong is never the answer. */
-function isWorthRepeating({ last, sameSettings }: Evidence, here: Outlook): boolean {
-  const untasted = last.taste?.balance == null && last.taste?.overall == null;
-  const patient = sameSettings.filter((pour) => pour.sound).length < PATIENCE;
-  return untasted || here.goodShare >= (patient ? WORTH_REPEATING : WORTH_STAYING);
+/** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
+function isWorthRepeating(problem: Problem, { last, sameSettings }: Evidence, here: Outlook): boolean {
+  if (last.taste?.balance == null && last.taste?.overall == null) return true;
+  const sound = sameSettings.filter((pour) => pour.sound);
+  if (tastesPlainlyOff(problem, sound)) return false;
+  return here.goodShare >= (sound.length < PATIENCE ? WORTH_REPEATING : WORTH_STAYING);
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF } from './answer';
-import { isInTime, isTooTight } from './claim';
+import { isInTime, isTooTight, plainMiss, tastedMiss, type TasteScale } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
@@ -9,6 +9,10 @@ import type { Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
+
+/** Shots that ran this share of their time outside the window, more than a puck strays by, put time first below this belief. */
+const PLAIN_SHARE = 0.05;
+const CLOCK_BELIEVED = 0.7;
 
 /** What the method would reach for now. */
 export interface Plan {
@@ -33,7 +37,7 @@ export function leversToTry(
     isCoarser(problem, from, settings),
   );
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
-  if (method.timeIs === 'target' && here.windowShare < WINDOW_DOUBT) {
+  if (method.timeIs === 'target' && isTimeFirst(problem, evidence, here)) {
     const tooFast = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
     const wantedWay = movesOf(problem, posterior, from, 'grind').filter(({ settings }) => {
       const finer = problem.finerSign * (settings.grind - from.grind) > 0;
@@ -52,9 +56,11 @@ export function leversToTry(
     if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind' };
     return { levers: ['grind'], stage: 'window', blocked: null };
   }
-  const balanceOff = Math.abs(mean(here.balance) - request.target.balance) / method.tolerance.balance;
-  const bodyOff = Math.abs(mean(here.body) - request.target.body) / method.tolerance.body;
-  const wanted = leversForTaste(method, balanceOff, bodyOff).filter((lever) => isTurnOf(problem, lever));
+  const lack = lackOf(problem, here);
+  const balanceOff = Math.abs(lack.balance);
+  const bodyOff = Math.abs(lack.body);
+  const bodyAlone = (bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence);
+  const wanted = leversForTaste(method, bodyOff > balanceOff, bodyAlone).filter((lever) => isTurnOf(problem, lever));
   const possible = wanted.filter(usable);
   // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
   const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
@@ -64,13 +70,29 @@ export function leversToTry(
   return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
 }
 
+/** The window is doubted, or the clock says plainly that these settings miss it and the belief that they do not is faint. */
+function isTimeFirst({ request }: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
+  if (here.windowShare < WINDOW_DOUBT) return true;
+  const times = sameSettings.flatMap(({ sound, timeSeconds }) => (sound && timeSeconds !== null ? [timeSeconds] : []));
+  if (times.length === 0 || here.windowShare >= CLOCK_BELIEVED) return false;
+  const seconds = times.reduce((sum, time) => sum + time, 0) / times.length;
+  const { min, max } = request.target.timeSeconds;
+  return Math.max(min - seconds, seconds - max) > PLAIN_SHARE * seconds;
+}
+
 /** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
-function leversForTaste(method: Method, balanceOff: number, bodyOff: number): Lever[] {
-  const withoutGrind = method.bodyOrder.filter((lever) => lever !== 'grind');
-  if (bodyOff > 1 && balanceOff < 0.75 && withoutGrind.length > 0) return withoutGrind;
-  const order =
-    bodyOff > balanceOff ? [method.bodyOrder, method.balanceOrder] : [method.balanceOrder, method.bodyOrder];
-  return [...new Set(order.flat())];
+function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: boolean, bodyAlone: boolean): Lever[] {
+  const withoutGrind = bodyOrder.filter((lever) => lever !== 'grind');
+  if (bodyAlone && withoutGrind.length > 0) return withoutGrind;
+  return [...new Set(bodyFirst ? [...bodyOrder, ...balanceOrder] : [...balanceOrder, ...bodyOrder])];
+}
+
+/** The tongue says so plainly, whatever roast and origin made one expect of the balance. */
+function tastesOffInBodyAlone(problem: Problem, { sameSettings }: Evidence): boolean {
+  const sound = sameSettings.filter((pour) => pour.sound);
+  const balance = tastedMiss(problem, sound, 'balance');
+  if (balance === null || plainMiss(problem, sound, 'body') === 0) return false;
+  return Math.abs(balance) <= problem.method.tolerance.balance;
 }
 
 /**
@@ -103,6 +125,12 @@ export function isEarly(problem: Problem, lever: Lever | null): boolean {
     (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
   );
   return settled.length < 2 && !before.every((other) => wasMoved(problem, other));
+}
+
+/** How far the expected cup lies from the wanted one, in tolerances, with its sign. */
+export function lackOf({ request, method }: Problem, outlook: Outlook): Record<TasteScale, number> {
+  const lack = (scale: TasteScale): number => (mean(outlook[scale]) - request.target[scale]) / method.tolerance[scale];
+  return { balance: lack('balance'), body: lack('body') };
 }
 
 /** True when one step of the grinder moves the time by more than the window is wide. */

@@ -1,0 +1,110 @@
+import { answer, findMethod, METHOD_IDS, type Advice, type Method, type Roast } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+
+type Cup = [balance: number, body: number];
+const ROASTS: Roast[] = ['light', 'dark'];
+const TIMES = [1, 3];
+
+/** The answer to the same shot poured so many times with a school's own recipe. */
+function after(method: Method, roast: Roast, seconds: number, [balance, body]: Cup, times: number): Advice {
+  const { doseGrams, ratio } = method.start;
+  const yieldGrams = Math.round(doseGrams * ratio);
+  const temperatureC = method.temperatureC[roast];
+  const recipe = { doseGrams, yieldGrams, temperatureC };
+  const shot = everydayShot({
+    ...recipe,
+    planned: { doseGrams, yieldGrams },
+    timeSeconds: seconds,
+    timer: method.timer,
+    taste: { balance, body },
+  });
+  const advice = answer(
+    everydayRequest({
+      method: method.id,
+      coffee: { roast },
+      basket: { nominalGrams: doseGrams, minGrams: doseGrams - 2, maxGrams: doseGrams + 2 },
+      target: { ...recipe, timeSeconds: method.windowSeconds, timer: method.timer, balance: 0, body: 0 },
+      shots: Array.from({ length: times }, () => shot),
+    }),
+  );
+  if (advice.schema !== 'olvet.advice/1') throw new Error(JSON.stringify(advice));
+  return advice;
+}
+
+/** In a barista's words, whichever way the grinder counts (here lower is finer). */
+function saidBy({ action, changed }: Advice): string {
+  const words: Record<string, [more: string, less: string]> = {
+    grind: ['coarser', 'finer'],
+    doseGrams: ['more dose', 'less dose'],
+    yieldGrams: ['longer', 'shorter'],
+    temperatureC: ['hotter', 'cooler'],
+  };
+  if (action !== 'change') return action;
+  return changed.map(({ variable, from, to }) => words[variable]![to > from ? 0 : 1]).join(' ');
+}
+
+/** Everything said over the roasts and repetitions, each once. */
+function allSaid(method: Method, seconds: number, cup: Cup): string[] {
+  const said = ROASTS.flatMap((roast) => TIMES.map((count) => saidBy(after(method, roast, seconds, cup, count))));
+  return [...new Set(said)].sort();
+}
+
+const expectOnly = (said: string[], allowed: string[]): void => {
+  expect(allowed).toEqual(expect.arrayContaining(said));
+};
+
+describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move: $name', (method) => {
+  const { min, max } = method.windowSeconds;
+  const middle = (min + max) / 2;
+  const isFree = !method.locks.includes('yield');
+
+  if (method.timeIs === 'target') {
+    it('brings time back by grind, whatever the tongue says', () => {
+      for (const cup of [
+        [0, 0],
+        [-1, -2],
+        [2, -1],
+      ] as Cup[]) {
+        expect(allSaid(method, min - 5, cup)).toEqual(['finer']);
+        expect(allSaid(method, max + 5, cup)).toEqual(['coarser']);
+      }
+    });
+  }
+
+  it('leaves what is right alone', () => {
+    expectOnly(allSaid(method, middle, [0, 0]), ['repeat', 'dialled']);
+  });
+
+  it('never pulls a cup again that is wrong on two scales, and never claims it', () => {
+    for (const cup of [
+      [-1, 2],
+      [1, -2],
+    ] as Cup[]) {
+      expect(allSaid(method, middle, cup)).not.toContain('repeat');
+      expect(allSaid(method, middle, cup)).not.toContain('dialled');
+    }
+  });
+
+  it('mends sour with more extraction and bitter with less', () => {
+    expectOnly(allSaid(method, middle, [-2, 0]), ['finer', 'longer', 'hotter']);
+    expectOnly(allSaid(method, middle, [2, 0]), ['coarser', 'shorter', 'cooler']);
+  });
+
+  it('mends a heavy cup by thinning it and a thin one by strengthening it', () => {
+    expectOnly(allSaid(method, middle, [0, 2]), isFree ? ['longer', 'less dose'] : ['coarser']);
+    expectOnly(allSaid(method, middle, [0, -2]), isFree ? ['shorter', 'more dose'] : ['finer']);
+  });
+
+  if (isFree) {
+    it('answers sour with heavy, and bitter with thin, by the lever that mends both', () => {
+      expectOnly(allSaid(method, middle, [-2, 2]), ['longer', 'hotter']);
+      expectOnly(allSaid(method, middle, [2, -2]), ['shorter', 'cooler']);
+    });
+  }
+
+  it('answers sour with thin by finer, bitter with heavy by coarser, or by temperature where that comes first', () => {
+    const isHeatFirst = method.balanceOrder[0] === 'temperature';
+    expectOnly(allSaid(method, middle, [-2, -2]), isHeatFirst ? ['hotter', 'finer'] : ['finer']);
+    expectOnly(allSaid(method, middle, [2, 2]), isHeatFirst ? ['cooler', 'coarser'] : ['coarser']);
+  });
+});

@@ -1,0 +1,45 @@
+import { plainMiss, TASTE_SCALES, type TasteScale } from './claim';
+import type { Choice } from './decide';
+import type { Evidence } from './evidence';
+import { lackOf, type Plan } from './levers';
+import type { Problem } from './problem';
+
+/**
+ * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at
+ * least what it lacks more. A cup lacks what the tongue says plainly, or else what is believed. Dose with yield in ratio leaves the taste as it is and is no taste move.
+ *
+ * Where no single move leads nearer and these settings are not worth another shot, it takes two, and the first must lead away:
+ * as little as can be, and mending what the cup lacks more.
+ */
+export function sensibleMoves(
+  problem: Problem,
+  evidence: Evidence,
+  { stage }: Plan,
+  still: Choice,
+  candidates: readonly Choice[],
+  isWorthRepeating: boolean,
+): Choice[] {
+  const here = still.outlook;
+  const believed = lackOf(problem, here);
+  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const lack = (scale: TasteScale): number =>
+    plainMiss(problem, sound, scale) / problem.method.tolerance[scale] || believed[scale];
+  const mends = ({ outlook }: Choice, scale: TasteScale): boolean =>
+    Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
+  const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
+  const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
+  const mending = candidates.filter((choice) => mends(choice, worse));
+  const nearer = mending.filter(({ outlook, move }) => {
+    return outlook.distance < here.distance && !(stage === 'taste' && move.coupled);
+  });
+  const harmless = nearer.filter((choice) => lacking.every((scale) => mends(choice, scale)));
+  if (nearer.length > 0) return firstOf(harmless, nearer);
+  if (isWorthRepeating) return [];
+  const byDistance = [...firstOf(mending, candidates)].sort((a, b) => a.outlook.distance - b.outlook.distance);
+  return byDistance.slice(0, 1);
+}
+
+/** The first list that has anything in it. */
+function firstOf<T>(...lists: (readonly T[])[]): T[] {
+  return [...(lists.find((list) => list.length > 0) ?? [])];
+}
