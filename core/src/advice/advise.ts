@@ -5,7 +5,7 @@ import { decide } from './decide';
 import { slopeOf } from './infer';
 import { TASTE_SD } from './readings';
 import { believe } from './mixture';
-import { changesBetween } from './moves';
+import { changesBetween } from './changes';
 import { drawParticles, expectationOf, lookAt } from './particles';
 import { readProblem, type Problem } from './problem';
 import { parseAdviceRequest, type ValidAdviceRequest } from './request';

@@ -1,3 +1,4 @@
+import { findMethod } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { claimAt, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare, plainMiss } from './claim';
 import { readEvidence } from './evidence';
@@ -30,12 +31,33 @@ describe('a claim', () => {
       const { problem, evidence } = after(shots, change);
       return mayClaim(problem, evidence, believed(0.99));
     };
-    expect(claims([right])).toBe(true);
-    expect(claims([{ ...right, taste: null }])).toBe(false);
-    expect(claims([{ ...right, timeSeconds: null }])).toBe(false);
-    expect(claims([{ ...right, seen: ['spurts'] }])).toBe(false);
+    const twice = (shot: AdviceRequest['shots'][number]) => [shot, shot];
+    expect(claims(twice(right))).toBe(true);
+    expect(claims(twice({ ...right, taste: null }))).toBe(false);
+    expect(claims(twice({ ...right, timeSeconds: null }))).toBe(false);
+    expect(claims(twice({ ...right, seen: ['spurts'] }))).toBe(false);
     // Where time is an outcome nobody need have timed it.
-    expect(claims([{ ...right, timeSeconds: null }], { method: 'open-light' })).toBe(true);
+    expect(claims(twice({ ...right, timeSeconds: null }), { method: 'open-light' })).toBe(true);
+  });
+
+  it('is not made from one shot on a grinder nobody knows', () => {
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const claims = (change: Partial<AdviceRequest>) => {
+      const { problem, evidence } = after([right], change);
+      return mayClaim(problem, evidence, believed(0.99));
+    };
+    expect([claims({}), claims({ grinder })]).toEqual([false, true]);
+  });
+
+  it.each([0, 1, 2])('waits for the method’s confirming shots: %d', (confirmShots) => {
+    const method = { ...findMethod('balance-walk')!, confirmShots };
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const claimed = [1, 2, 3].map((count) => {
+      const shots = Array.from({ length: count }, () => right);
+      const { problem, evidence } = after(shots, { method, grinder });
+      return mayClaim(problem, evidence, believed(0.99));
+    });
+    expect(claimed).toEqual([1, 2, 3].map((count) => count > confirmShots));
   });
 });
 
@@ -46,12 +68,14 @@ describe('a claim beside what was just measured', () => {
   };
 
   it.each([
-    [{ timeSeconds: 33 }, true],
-    [{ timeSeconds: 37 }, false],
+    [{ timeSeconds: 32.5 }, true],
+    [{ timeSeconds: 33 }, false],
     [{ timeSeconds: 22 }, false],
     [{ taste: { balance: 1, body: 0 } }, true],
     [{ taste: { balance: 1.5, body: 0 } }, false],
     [{ taste: { balance: 0, body: -1.5 } }, false],
+    [{ taste: { balance: 0, body: 0, dryness: 1.5 } }, true],
+    [{ taste: { balance: 1, body: 0, dryness: 2 } }, false],
     [{ taste: { balance: null, body: null, overall: 8 } }, true],
   ])('is believed only where the newest shot is not plainly off: %j', (last, expected) => {
     expect(claims(last)).toBe(expected);

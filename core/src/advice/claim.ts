@@ -7,18 +7,18 @@ export const TASTE_SCALES = ['balance', 'body'] as const;
 export type TasteScale = (typeof TASTE_SCALES)[number];
 
 /** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
-const CLAIM_AT = 0.91;
+const CLAIM_AT = 0.9;
 const CLAIM_EASE = 0.06;
 const CLAIM_EASES_AFTER = 3;
 const CLAIM_AT_LAST = 0.52;
-/** Further from the wanted cup than noise alone puts a right one. */
-const PLAINLY = { points: 0.4, seconds: 1.5 };
+/** Further from the wanted cup than noise alone puts a right one; and harsh. */
+const PLAINLY = { points: 0.4, dryness: 2 };
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
-const MOST_PREPARED = { channels: 2, 'harsh-and-sour': 1 };
+const MOST_PREPARED = { channels: 2, muddled: 1 };
 
 /**
  * Preparation before anything else: when channels come twice, when the cup is sour and harsh at once, or when a
@@ -29,7 +29,7 @@ export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook)
   const { spoilt, spoiltInARow, last } = evidence;
   const isOutside = here.windowShare <= 0.25;
   if (spoilt === null || spoiltInARow > MOST_PREPARED[spoilt]) return false;
-  if (spoilt === 'harsh-and-sour') return true;
+  if (spoilt === 'muddled') return true;
   if (isOutside && (last.timeSeconds ?? 0) > problem.request.target.timeSeconds.max) return false;
   return spoiltInARow > 1 || !isOutside || isSurprising(evidence);
 }
@@ -56,13 +56,16 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  // One shot on a grinder nobody knows is no evidence that the next will be like it.
+  if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
+  if (sound.length <= problem.method.confirmShots) return false;
   return here.goodShare >= claimAt(problem);
 }
 
-/** Nobody believes a claim that stands beside a cup clearly sour or a shot seconds outside the window, whatever the others said. */
+/** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
 function isPlainlyOff(problem: Problem, pour: Pour): boolean {
-  if (tastesPlainlyOff(problem, [pour])) return true;
-  return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour, PLAINLY.seconds);
+  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= PLAINLY.dryness) return true;
+  return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour);
 }
 
 /** How far the cups, taken together, were from the wanted one, in points with their sign; null where nobody tasted. */

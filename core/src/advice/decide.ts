@@ -3,7 +3,7 @@ import { claimAt, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE, tast
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isEarly, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
+import { isEarly, isSlower, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
@@ -38,6 +38,8 @@ export type Stage =
   | 'surprise'
   | 'unpurged'
   | 'excused'
+  | 'strayed'
+  | 'no-effect'
   | 'confirm'
   | 'dialled'
   | 'stuck';
@@ -94,9 +96,12 @@ export function decide(problem: Problem, seed: string): Decision {
   if (mustPrepare(problem, evidence, still.outlook)) return stay('prepare', 'spoilt');
   if (evidence.unpurged) return stay('repeat', 'unpurged');
   if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
+  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_REPEATING) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);
+  if (!isTight && evidence.missingSeconds !== null) return stay('repeat', 'no-effect');
   if (
     !isTight &&
+    !evidence.last.channelled &&
     isSurprising(evidence) &&
     (evidence.sameSettings.length < 2 || still.outlook.windowShare > WINDOW_DOUBT)
   ) {
@@ -106,7 +111,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
-  const sound = legal.filter(({ move }) => isSound(problem, from, move, plan));
+  const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
   const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
   const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
@@ -115,10 +120,16 @@ export function decide(problem: Problem, seed: string): Decision {
   return { ...base, blocked, action: 'change', stage, chosen, others };
 }
 
-/** Dose stands in for grind only together with yield, so that the ratio stays; a bed that is too tight is only loosened. */
-function isSound(problem: Problem, from: Settings, move: Move, { stage, blocked }: Plan): boolean {
-  if (stage === 'tight') return isCoarser(problem, from, move.settings);
-  return !(stage === 'window' && blocked === 'grind' && move.lever === 'dose' && !move.coupled);
+/**
+ * Dose stands in for grind only together with yield, so that the ratio stays; what brings the time back must move it the right
+ * way; a bed that is too tight is only loosened.
+ */
+function isSound(problem: Problem, still: Choice, { move, outlook }: Choice, plan: Plan): boolean {
+  const { stage, blocked, mustSlow } = plan;
+  if (stage === 'tight') return isCoarser(problem, still.move.settings, move.settings);
+  if (stage !== 'window') return true;
+  if (isSlower(outlook, still.outlook) !== mustSlow) return false;
+  return !(blocked === 'grind' && move.lever === 'dose' && !move.coupled);
 }
 
 /** Fingers that found the grind far off move it before a shot is wasted; otherwise the first shot tells. */

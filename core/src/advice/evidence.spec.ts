@@ -7,9 +7,10 @@ import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
 
 type Shots = AdviceRequest['shots'];
-const problemOf = (shots: Shots) => readProblem(adviceRequestSchema.parse(everydayRequest({ shots })));
-const evidenceOf = (shots: Shots) => {
-  const problem = problemOf(shots);
+const problemOf = (shots: Shots, change: Partial<AdviceRequest> = {}) =>
+  readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
+const evidenceOf = (shots: Shots, change: Partial<AdviceRequest> = {}) => {
+  const problem = problemOf(shots, change);
   return readEvidence(problem, infer(problem))!;
 };
 
@@ -33,9 +34,17 @@ describe('surprise', () => {
     expect(Math.abs(surprise!.expectedSeconds - shot.timeSeconds)).toBeLessThan(0.6 * timeSd(shot.puckSeconds));
   });
 
-  it('needs two earlier times to be surprised against', () => {
-    expect(evidenceOf([everydayShot(), everydayShot({ timeSeconds: 12 })]).surprise).toBeNull();
-    expect(evidenceOf([everydayShot(), everydayShot(), everydayShot({ timeSeconds: null })]).surprise).toBeNull();
+  it('needs an earlier time to be surprised against, and a time of its own', () => {
+    expect(evidenceOf([everydayShot({ timeSeconds: 12 })]).surprise).toBeNull();
+    expect(evidenceOf([everydayShot({ timeSeconds: null }), everydayShot({ timeSeconds: 12 })]).surprise).toBeNull();
+    expect(evidenceOf([everydayShot(), everydayShot({ timeSeconds: null })]).surprise).toBeNull();
+    expect(isSurprising(evidenceOf([everydayShot(), everydayShot({ timeSeconds: 12 })]))).toBe(true);
+  });
+
+  it('is no surprise that a grinder nobody knows answers more or less than was guessed', () => {
+    const answered = (grind: number, timeSeconds: number) =>
+      isSurprising(evidenceOf([everydayShot({ timeSeconds: 20 }), everydayShot({ grind, timeSeconds })]));
+    expect([answered(12, 22), answered(12, 30), answered(12, 11)]).toEqual([false, false, true]);
   });
 
   it('grows with the distance, on either side', () => {
@@ -65,7 +74,7 @@ describe('what a practised eye reads from the run', () => {
     expect(evidenceOf([everydayShot(), spurting])).toMatchObject({ spoilt: 'channels', spoiltInARow: 1 });
     expect(evidenceOf([spurting, spurting])).toMatchObject({ spoilt: 'channels', spoiltInARow: 2 });
     const harsh = everydayShot({ taste: { balance: -1.5, dryness: 2 } });
-    expect(evidenceOf([harsh]).spoilt).toBe('harsh-and-sour');
+    expect(evidenceOf([harsh]).spoilt).toBe('muddled');
     expect(evidenceOf([everydayShot({ taste: { balance: 1.5, dryness: 2 } })]).spoilt).toBeNull();
   });
 
@@ -81,5 +90,62 @@ describe('what a practised eye reads from the run', () => {
   it('knows an unpurged change from an unpurged repeat', () => {
     expect(evidenceOf([everydayShot(), everydayShot({ grind: 12, purged: false })]).unpurged).toBe(true);
     expect(evidenceOf([everydayShot(), everydayShot({ purged: false })]).unpurged).toBe(false);
+  });
+});
+
+describe('a shot that missed its own recipe', () => {
+  const strayedBy = (measured: Parameters<typeof everydayShot>[0]) => evidenceOf([everydayShot(measured)]).strayed;
+
+  it.each([
+    [{ doseGrams: 17.4 }, null],
+    [{ doseGrams: 16.5 }, 'doseGrams'],
+    [{ doseGrams: 19.2 }, 'doseGrams'],
+    [{ yieldGrams: 38.5 }, null],
+    [{ yieldGrams: 44 }, 'yieldGrams'],
+    [{ yieldGrams: 30 }, 'yieldGrams'],
+  ] as const)('is told from a hand that misses by a little: %j → %s', (measured, expected) => {
+    expect(strayedBy(measured)).toBe(expected);
+  });
+});
+
+describe('a change of grind on a known grinder', () => {
+  const missing = (grind: number, timeSeconds: number, sd = 0.01, change: object = {}) => {
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd, shots: 40 } };
+    const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind, timeSeconds, ...change })];
+    return evidenceOf(shots, { grinder }).missingSeconds;
+  };
+
+  it('is missed where it should have moved the time by 4 s and hardly did', () => {
+    // 20 s · (e^(3 · 0.08) − 1)
+    expect(missing(11, 20.5)).toBeCloseTo(5.42, 2);
+    expect(missing(11, 24)).toBeNull();
+    expect(missing(17, 20)).toBeCloseTo(20 * Math.expm1(-0.24), 2);
+  });
+
+  it('is not missed where little was to be expected, or the grinder is hardly known, or more was changed', () => {
+    expect(missing(13, 20)).toBeNull();
+    expect(missing(11, 20, 0.04)).toBeNull();
+    expect(missing(11, 20, 0.01, { planned: { doseGrams: 17, yieldGrams: 34 } })).toBeNull();
+  });
+});
+
+describe('a run of shots that left what the earlier ones showed', () => {
+  const staleIn = (times: (number | null)[], last: Parameters<typeof everydayShot>[0] = {}) => {
+    const shots = times.map((timeSeconds) => everydayShot({ timeSeconds }));
+    shots[shots.length - 1] = { ...shots.at(-1)!, ...last };
+    return problemOf(shots).pours.filter(({ stale }) => stale).length;
+  };
+
+  it('makes the earlier ones count little once it happened twice', () => {
+    expect(staleIn([28, 29, 28, 34])).toBe(0);
+    expect(staleIn([28, 29, 28, 34, 34])).toBe(3);
+    expect(staleIn([28, 29, 23, 24])).toBe(2);
+  });
+
+  it('must be on one side, sound, and against at least two', () => {
+    expect(staleIn([28, 29, 28, 34, 23])).toBe(0);
+    expect(staleIn([28, 34, 34])).toBe(0);
+    expect(staleIn([28, 29, 28, 34, 34], { seen: ['spurts'] })).toBe(0);
+    expect(staleIn([28, 29, 28, 34, 34], { grind: 13 })).toBe(0);
   });
 });

@@ -3,23 +3,36 @@ import type { Settings } from './answer';
 import { slopesOf } from './gradients';
 import { type Posterior } from './infer';
 import { measuredTimeSd, tailWeight, timeSd } from './readings';
-import { changesBetween, directionOf } from './moves';
+import { changesBetween } from './changes';
+import { directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
 import type { Pour, Problem } from './problem';
 
 /** A last shot further than this many standard deviations from what was foreseen is a surprise. */
 const SURPRISE_SIGMAS = 2.3;
 
+/** A grinder's slope is known well with a spread of this share of it or less. */
+const KNOWN_WELL = 0.35;
+/** A change of grind tells when it should move the time by this much; hardly: by less than this share of it. */
+const TELLING_SECONDS = 4;
+const HARDLY = 0.25;
+/** More than a careful hand misses by, in ln: about 0.8 g of 18, and 4 g of 36. */
+const STRAYED = { doseGrams: 0.045, yieldGrams: 0.11 };
+
 export interface Evidence {
   last: Pour;
-  /** The last shot says little about its settings: channel or harsh-and-sour. */
-  spoilt: 'channels' | 'harsh-and-sour' | null;
+  /** The last shot says little about its settings: a channel was seen, or tasted. */
+  spoilt: 'channels' | 'muddled' | null;
   /** How many shots in a row were spoilt, the last one included. */
   spoiltInARow: number;
   /** The last shot's distance from its own forecast; null when nothing could be foreseen. */
   surprise: { expectedSeconds: number; sigmas: number } | null;
   unpurged: boolean;
-  /** Shots at the last settings, the last one included. */
+  /** What a change of grind should have added to the time on a grinder whose answer is known, s, and did not; else null. */
+  missingSeconds: number | null;
+  /** Coffee or yield of the last shot missed what was aimed at by far: it is another recipe's shot. */
+  strayed: 'doseGrams' | 'yieldGrams' | null;
+  /** Shots at the last settings, the last one included, that still hold. */
   sameSettings: Pour[];
   /** Levers turned to and fro at least twice. */
   circling: Lever[];
@@ -36,7 +49,9 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
     spoiltInARow: pours.length - 1 - pours.findLastIndex((pour) => spoiltBy(pour) === null),
     surprise: surpriseOf(problem, last, posterior),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
-    sameSettings: pours.filter((pour) => isSame(pour.planned, last.planned)),
+    missingSeconds: missingSecondsOf(problem, last),
+    strayed: strayedBy(last),
+    sameSettings: pours.filter((pour) => !pour.stale && isSame(pour.planned, last.planned)),
     circling: circlingLevers(problem),
   };
 }
@@ -46,8 +61,28 @@ export function isSame(a: Settings, b: Settings): boolean {
 }
 
 function spoiltBy(pour: Pour): Evidence['spoilt'] {
-  if (pour.isHarshAndSour) return 'harsh-and-sour';
+  if (pour.isMuddled) return 'muddled';
   return pour.channelled ? 'channels' : null;
+}
+
+/** A change that should have moved the time by 4 s and hardly did. */
+function missingSecondsOf({ request, pours, finerSign }: Problem, last: Pour): number | null {
+  const before = pours.at(-2);
+  const learned = request.grinder.logTimePerUnit;
+  if (!before?.sound || !last.sound || !learned || learned.sd > KNOWN_WELL * learned.mean) return null;
+  const isGrindAlone = changesBetween(before.planned, last.planned).every(({ variable }) => variable === 'grind');
+  if (!isGrindAlone || before.timeSeconds === null || last.timeSeconds === null) return null;
+  const finer = finerSign * (last.planned.grind - before.planned.grind);
+  const expected = before.timeSeconds * Math.expm1(learned.mean * finer);
+  const seen = last.timeSeconds - before.timeSeconds;
+  return Math.abs(expected) >= TELLING_SECONDS && seen / expected < HARDLY ? expected : null;
+}
+
+function strayedBy({ planned, measured }: Pour): Evidence['strayed'] {
+  const isFar = (variable: 'doseGrams' | 'yieldGrams'): boolean =>
+    Math.abs(Math.log(measured[variable] / planned[variable])) > STRAYED[variable];
+  if (isFar('doseGrams')) return 'doseGrams';
+  return isFar('yieldGrams') ? 'yieldGrams' : null;
 }
 
 /**
@@ -56,8 +91,8 @@ function spoiltBy(pour: Pour): Evidence['spoilt'] {
  * belief's own variance gᵀΣg/(1 − h). No second inference is needed.
  */
 function surpriseOf(problem: Problem, last: Pour, posterior: Posterior): Evidence['surprise'] {
-  const earlier = problem.pours.slice(0, -1).filter((pour) => pour.timeSeconds !== null);
-  if (earlier.length < 2 || last.timeSeconds === null) return null;
+  const earlier = problem.pours.slice(0, -1).filter((pour) => pour.timeSeconds !== null && !pour.stale);
+  if (earlier.length === 0 || last.timeSeconds === null) return null;
   const { mean, covariance, frame, noise } = posterior;
   const geometry = geometryOf(frame, last.measured);
   const belief = beliefOf(mean, frame);

@@ -18,6 +18,8 @@ const CLOCK_BELIEVED = 0.7;
 export interface Plan {
   levers: Lever[];
   stage: 'window' | 'tight' | 'taste' | 'stuck';
+  /** In the window stage: whether the shots must get slower. */
+  mustSlow?: boolean;
   blocked: Lever | null;
 }
 
@@ -38,23 +40,23 @@ export function leversToTry(
   );
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
   if (method.timeIs === 'target' && isTimeFirst(problem, evidence, here)) {
-    const tooFast = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
-    const wantedWay = movesOf(problem, posterior, from, 'grind').filter(({ settings }) => {
-      const finer = problem.finerSign * (settings.grind - from.grind) > 0;
-      return finer === tooFast;
-    });
+    const mustSlow = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
+    const helping = (lever: Lever): Outlook[] =>
+      movesOf(problem, posterior, from, lever)
+        .map(({ settings }) => lookAt(problem, posterior, particles, settings))
+        .filter((outlook) => isSlower(outlook, here) === mustSlow);
+    const wantedWay = helping('grind');
     if (wantedWay.length === 0) {
-      const lever = movesOf(problem, posterior, from, 'dose').length > 0 ? 'dose' : 'yield';
-      return { levers: [lever], stage: 'window', blocked: 'grind' };
+      const lever = helping('dose').length > 0 ? 'dose' : 'yield';
+      return { levers: [lever], stage: 'window', blocked: 'grind', mustSlow };
     }
-    if (evidence.circling.includes('grind')) return { levers: ['yield', 'dose'], stage: 'window', blocked: 'grind' };
-    const reach = Math.max(
-      ...wantedWay.map((move) => lookAt(problem, posterior, particles, move.settings).windowShare),
-    );
+    if (evidence.circling.includes('grind'))
+      return { levers: ['yield', 'dose'], stage: 'window', blocked: 'grind', mustSlow };
+    const reach = Math.max(...wantedWay.map((outlook) => outlook.windowShare));
     // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
     const jumps = problem.pours.length >= 2 && reach < 0.2 && stepJumpsOver(problem, posterior);
-    if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind' };
-    return { levers: ['grind'], stage: 'window', blocked: null };
+    if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind', mustSlow };
+    return { levers: ['grind'], stage: 'window', blocked: null, mustSlow };
   }
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
@@ -70,14 +72,20 @@ export function leversToTry(
   return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
 }
 
+export function isSlower(outlook: Outlook, than: Outlook): boolean {
+  return outlook.medianTimeSeconds > than.medianTimeSeconds;
+}
+
 /** The window is doubted, or the clock says plainly that these settings miss it and the belief that they do not is faint. */
-function isTimeFirst({ request }: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
+function isTimeFirst({ request, pours }: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
   if (here.windowShare < WINDOW_DOUBT) return true;
   const times = sameSettings.flatMap(({ sound, timeSeconds }) => (sound && timeSeconds !== null ? [timeSeconds] : []));
   if (times.length === 0 || here.windowShare >= CLOCK_BELIEVED) return false;
   const seconds = times.reduce((sum, time) => sum + time, 0) / times.length;
   const { min, max } = request.target.timeSeconds;
-  return Math.max(min - seconds, seconds - max) > PLAIN_SHARE * seconds;
+  // A run of shots that drifted off needs no more proof.
+  const isShift = pours.some(({ stale }) => stale);
+  return Math.max(min - seconds, seconds - max) > (isShift ? 0 : PLAIN_SHARE * seconds);
 }
 
 /** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */

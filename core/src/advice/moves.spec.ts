@@ -2,7 +2,8 @@ import { METHODS } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import type { Settings } from './answer';
 import { infer } from './infer';
-import { changesBetween, directionOf, grindStep, movesOf, standStill } from './moves';
+import { changesBetween } from './changes';
+import { directionOf, grindStep, movesOf, standStill } from './moves';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
 

@@ -19,6 +19,7 @@ const YIELD_SHARES = [0.055, 0.08, 0.11, 0.14, 0.17, 0.2, 0.25];
 /** A grind move that changes the time by less than this is lost in the puck's own stray. */
 const SMALLEST_LOG_MOVE = 0.02;
 const HEAT_STEPS_C = [1, 2];
+/** ±0.5 g is a lot: never more at once. */
 const DOSE_STEP_GRAMS = 0.5;
 
 /** Every legal single move from these settings with this lever, on the equipment's own steps. */
@@ -33,7 +34,7 @@ export function movesOf(problem: Problem, posterior: Posterior, from: Settings, 
     case 'temperature':
       return heatMoves(problem, from);
     case 'dose':
-      return both([DOSE_STEP_GRAMS, 2 * DOSE_STEP_GRAMS]).flatMap((grams) => doseMoves(problem, from, grams));
+      return both([DOSE_STEP_GRAMS]).flatMap((grams) => doseMoves(problem, from, grams));
   }
 }
 
@@ -50,17 +51,6 @@ export function standStill(problem: Problem, from: Settings): Move {
       temperatureC: legalHeat(problem, from.temperatureC),
     },
   };
-}
-
-/** What differs between two settings, in the order a barista would set it. */
-export function changesBetween(from: Settings, to: Settings): Change[] {
-  const order: (keyof Settings)[] = ['grind', 'doseGrams', 'yieldGrams', 'temperatureC'];
-  return order.flatMap((variable) => {
-    const before = from[variable];
-    const after = to[variable];
-    if (before === null || after === null || Math.abs(before - after) < 1e-9) return [];
-    return [{ variable, from: before, to: after }];
-  });
 }
 
 /** The smallest grind change worth offering: a step, or on a stepless collar about 1.5 % of the time. */

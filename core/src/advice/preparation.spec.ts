@@ -66,7 +66,8 @@ describe('what was prepared changes the advice', () => {
   });
 
   it('a dose that was found keeps the dose near it', () => {
-    const atTheEnd = everydayShot({ grind: 0, timeSeconds: 15, taste: null });
+    const recipe = { doseGrams: 18.5, yieldGrams: 37 };
+    const atTheEnd = everydayShot({ grind: 0, ...recipe, planned: recipe, timeSeconds: 15, taste: null });
     const moves = (found: { grams: number; toleranceGrams: number } | null): number[] => {
       const { settings, alternatives } = adviceWith({ basket: { found } }, [atTheEnd, atTheEnd]);
       return [settings, ...alternatives.map((other) => other.settings)].map(({ doseGrams }) => doseGrams);

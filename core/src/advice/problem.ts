@@ -5,6 +5,7 @@ import { foretellDose } from '../dose/timedDose';
 import type { Method } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from './answer';
+import { changesBetween } from './changes';
 import type { AdviceShot, ValidAdviceRequest } from './request';
 
 /** One shot with every gap filled and every clock read on the target's. */
@@ -19,8 +20,8 @@ export interface Pour {
   firstDripSeconds: number | null;
   seen: readonly Sign[];
   channelled: boolean;
-  /** Both in one cup: water went round the coffee, not through it, whether or not anybody saw the channel. */
-  isHarshAndSour: boolean;
+  /** Harsh without being bitter: water went round the coffee, not through it, whether or not anybody saw the channel. */
+  isMuddled: boolean;
   /** What the barista found to have gone wrong with it. */
   cause: Cause | null;
   /** False when channel, dose or group spoilt it: it says little about its settings. */
@@ -31,6 +32,8 @@ export interface Pour {
   /** Scatter of the hand that dosed and stopped it, where no scale did. */
   hand: Hand;
   purged: boolean;
+  /** Poured before the last shots at these very settings came out differently: what held then holds no longer. */
+  stale: boolean;
   taste: NonNullable<AdviceShot['taste']> | null;
 }
 
@@ -54,8 +57,10 @@ export interface Problem {
   pours: Pour[];
 }
 
-/** Dryness from here on is harsh, on the contract's scale of 3. */
-const HARSH = 1.5;
+/** Dryness from here on is harsh, on the contract's scale of 3: in a sour cup, and in one that is neither sour nor bitter. */
+const HARSH = { sour: 1.5, balanced: 2 };
+/** So far, in ln of the time, must two shots in a row lie from the earlier ones at the same settings to be a shift, not noise. */
+const SHIFT = 0.12;
 const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
 
 /** Fills in what the request leaves out. Pure bookkeeping: no inference here. */
@@ -87,7 +92,7 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const basket = { ...request.basket, minGrams, maxGrams };
   const complete = { ...request, basket };
   const hand = handOf(request);
-  const pours = readPours(complete, start, hand);
+  const pours = markStale(readPours(complete, start, hand));
   return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
 }
 
@@ -134,8 +139,8 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
     };
     const seen = shot.seen ?? [];
     const cause = shot.cause ?? null;
-    const isHarshAndSour = tastesHarshAndSour(request, shot);
-    const channelled = isHarshAndSour || cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
+    const isMuddled = tastesMuddled(request, shot);
+    const channelled = isMuddled || cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
     const pour: Pour = {
       planned,
       measured,
@@ -143,13 +148,14 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
       firstDripSeconds: shot.firstDripSeconds ?? null,
       seen,
       channelled,
-      isHarshAndSour,
+      isMuddled,
       cause,
       sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
       versusLast: shot.versusLast ?? null,
       hand,
       previousGrind: index === 0 ? measured.grind : before.grind,
       purged: cause !== 'not-purged' && (shot.purged ?? true),
+      stale: false,
       taste: shot.taste ?? null,
     };
     before = planned;
@@ -157,9 +163,29 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
   });
 }
 
-function tastesHarshAndSour({ target }: ValidAdviceRequest, { taste }: AdviceShot): boolean {
+function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot): boolean {
   if (taste?.balance == null || taste.dryness == null) return false;
-  return taste.dryness >= HARSH && taste.balance - target.balance <= -1;
+  const off = taste.balance - target.balance;
+  return taste.dryness >= (off <= -1 ? HARSH.sour : HARSH.balanced) && off <= 0.5;
+}
+
+/**
+ * Act when a run of shots, not one, leaves what the earlier ones showed: two in a row at the same settings, both clearly faster
+ * or both clearly slower than the middle one of two or more before them. Then those before count little.
+ */
+function markStale(pours: Pour[]): Pour[] {
+  const last = pours.at(-1);
+  if (!last) return pours;
+  const alike = pours.filter((pour) => {
+    return pour.sound && pour.timeSeconds !== null && changesBetween(pour.planned, last.planned).length === 0;
+  });
+  const newest = alike.slice(-2);
+  const earlier = alike.slice(0, -2).map(({ timeSeconds }) => timeSeconds!);
+  if (earlier.length < 2 || !newest.every((pour) => pours.slice(-2).includes(pour))) return pours;
+  const usual = [...earlier].sort((a, b) => a - b)[Math.floor(earlier.length / 2)]!;
+  const shifts = newest.map(({ timeSeconds }) => Math.log(timeSeconds! / usual));
+  const isShift = shifts.every((shift) => shift > SHIFT) || shifts.every((shift) => shift < -SHIFT);
+  return isShift ? pours.map((pour) => ({ ...pour, stale: !newest.includes(pour) })) : pours;
 }
 
 /** What a timed grinder must have given in the time it ran. */

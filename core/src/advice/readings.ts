@@ -65,9 +65,9 @@ function isMixture(pour: Pour): boolean {
   return !pour.purged && pour.previousGrind !== pour.measured.grind;
 }
 
-/** How much wider than usual a shot's time scatters: a mixture of grinds, a channel, a cold group. */
+/** How much wider than usual a shot's time scatters: a mixture of grinds, a channel, a cold group, another hour. */
 function doubtOf(pour: Pour): number {
-  return (isMixture(pour) ? 1.8 : 1) * (pour.sound ? 1 : 4);
+  return (isMixture(pour) ? 1.8 : 1) * (pour.sound ? 1 : 4) * (pour.stale ? 3 : 1);
 }
 
 /**
@@ -86,7 +86,7 @@ export function tailWeight(r: number): number {
 
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
-  const tasteFactor = pour.sound ? 1 : 4;
+  const tasteFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
   const tasteSd = withHand(TASTE_SD, pour.hand.taste) * tasteFactor;
   const wanted = problem.request.target;
   const reading: Reading = {

@@ -101,6 +101,57 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
+    name: 'a perfect first shot on a strange grinder: once more before the card is written',
+    ask: { shots: [shot(28.5)] },
+    expect: does('repeat'),
+  },
+  ...[24, 34].map((late) => ({
+    name: `a good series, then ${late} s and off: once is noise`,
+    ask: { shots: [shot(28), shot(29), shot(28.5), shot(28), shot(late, tasting(late < 28 ? -1 : 1))] },
+    expect: does('repeat'),
+  })),
+  ...[22, 24, 34, 37].map((late) => ({
+    name: `a good series, then ${late} s twice: it drifted, a small move of grind`,
+    ask: {
+      shots: [28, 29, 28.5, 28, late, late].map((time) =>
+        shot(time, time === late ? tasting(late < 28 ? -1 : 1) : sweet),
+      ),
+    },
+    expect: (a: Advice) => (late < 28 ? finer(a) : coarser(a)) && Math.abs(a.settings.grind - 14) <= 3,
+  })),
+  {
+    name: 'a gram and a half short in the basket: the same again, weighed',
+    ask: { shots: [shot(22, tasting(-1), { doseGrams: 16.5 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'let run 8 g too long: the same again',
+    ask: { shots: [shot(36, tasting(1, -1), { yieldGrams: 44 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'balanced but harsh: better preparation, no card',
+    ask: { shots: [shot(29, tasting(0, 0, { dryness: 2.5 }))] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'finest, basket full, still fast: more water is left, never less coffee',
+    ask: {
+      grinder: { ...grinder, min: 14 },
+      basket: { nominalGrams: 18, minGrams: 16, maxGrams: 18 },
+      shots: [shot(20, tasting(-1))],
+    },
+    expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 36,
+  },
+  {
+    name: 'three units finer on a known grinder and nothing happened: the purge is suspected first',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(20, tasting(-1)), shot(20.3, tasting(-1), { grind: 11 })],
+    },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /too little purge, a channel/.test(text)),
+  },
+  {
     name: 'sour and harsh again after care: coarser, never finer after the sourness',
     ask: { shots: [1, 2].map(() => shot(29, tasting(-1.5, 0, { dryness: 2.5 }))) },
     expect: coarser,

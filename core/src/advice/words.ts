@@ -3,8 +3,8 @@ import type { Choice, Decision } from './decide';
 import { SIGN_LABELS } from '../formats/shotLine';
 import type { Cause } from '../brew/types';
 import { slopeOf } from './infer';
-import { changesBetween } from './moves';
-import type { Problem } from './problem';
+import { changesBetween } from './changes';
+import type { Pour, Problem } from './problem';
 
 /** 12.50 → "12.5", 36 → "36". */
 export function plainNumber(value: number, decimals = 2): string {
@@ -85,7 +85,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
   const n = evidence.sameSettings.length;
   if (stage === 'limits')
     add('limit', 'The last shot stood outside what grinder, basket or machine allow: first back inside.');
-  if (stage === 'spoilt') add('channel', spoiltText(decision));
+  if (stage === 'spoilt') add('channel', spoiltText(problem, decision));
   if (stage === 'tight') {
     add(
       'too-tight',
@@ -100,6 +100,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     );
   }
   if (stage === 'excused') add('cause', `${CAUSE_TEXTS[last.cause!]} This shot counts for little: the same again.`);
+  if (stage === 'strayed') add('strayed', strayedText(last, evidence.strayed!));
   if (stage === 'surprise' && evidence.surprise) {
     const { expectedSeconds, sigmas } = evidence.surprise;
     const side = sigmas > 0 ? 'slower' : 'faster';
@@ -107,10 +108,13 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
       'surprise',
       `${seconds(last.timeSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold. One odd shot is noise until it happens twice.`,
     );
-    add(
-      'suspects',
-      'If it repeats, suspect in this order: too little purge, a channel, a dose off target, a group not yet settled.',
-    );
+    add('suspects', `If it repeats, suspect in this order: ${SUSPECTS}.`);
+  }
+  if (stage === 'no-effect') {
+    const change = `${plainNumber(last.previousGrind)} → ${plainNumber(last.planned.grind)}`;
+    const moved = `${seconds(Math.abs(evidence.missingSeconds!))} ${evidence.missingSeconds! > 0 ? 'slower' : 'faster'}`;
+    add('no-effect', `${change} should have made the shot about ${moved} on this grinder and hardly did.`);
+    add('suspects', `Suspect in this order: ${SUSPECTS}. Purge well and pull the same again.`);
   }
   if (last.timeSeconds !== null && stage !== 'surprise') addTimeReason(problem, decision, add);
   if (last.taste && stage !== 'spoilt' && stage !== 'tight') addTasteReason(problem, decision, add);
@@ -187,15 +191,28 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
   ];
 }
 
-function spoiltText(decision: Decision): string {
+function spoiltText(problem: Problem, decision: Decision): string {
   const { evidence } = decision;
   const { last, spoilt, spoiltInARow } = evidence!;
-  if (spoilt === 'harsh-and-sour') {
-    return 'Sour and harsh in one cup points to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.';
+  if (spoilt === 'muddled') {
+    const cup =
+      last.taste!.balance! - problem.request.target.balance <= -1
+        ? 'Sour and harsh in one cup points'
+        : 'A harsh cup that is not bitter points';
+    return `${cup} to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.`;
   }
   const seen = last.seen.map((sign) => SIGN_LABELS[sign]).join(', ');
   const again = spoiltInARow > 1 ? ' again' : '';
   return `Seen${again}: ${seen}. Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
+}
+
+const SUSPECTS = 'too little purge, a channel, a dose off target, a group not yet settled';
+
+function strayedText({ measured, planned }: Pour, variable: 'doseGrams' | 'yieldGrams'): string {
+  const grams = `${plainNumber(measured[variable], 1)} g instead of ${plainNumber(planned[variable], 1)} g`;
+  return variable === 'doseGrams'
+    ? `The dose was ${grams}: that alone moves time and taste. Weigh it again and pull the same.`
+    : `${grams} ran into the cup: that alone moves time and taste. Stop by the scale and pull the same.`;
 }
 
 const CAUSE_TEXTS: Record<Cause, string> = {

@@ -14,5 +14,6 @@ export const handLever: Method = {
   timeIs: 'target',
   temperatureC: { light: 96, 'medium-light': 95, medium: 94, 'medium-dark': 93, dark: 92 },
   leadSeconds: 9,
+  confirmShots: 1,
   tolerance: { balance: 0.6, body: 0.9 },
 };

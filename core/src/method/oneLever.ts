@@ -14,5 +14,6 @@ export const oneLever: Method = {
   timeIs: 'target',
   temperatureC: { light: 93, 'medium-light': 93, medium: 93, 'medium-dark': 93, dark: 93 },
   leadSeconds: 6,
+  confirmShots: 1,
   tolerance: { balance: 0.6, body: 0.9 },
 };

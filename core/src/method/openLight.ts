@@ -14,5 +14,6 @@ export const openLight: Method = {
   timeIs: 'outcome',
   temperatureC: { light: 95, 'medium-light': 94.5, medium: 94, 'medium-dark': 93, dark: 92 },
   leadSeconds: 6,
+  confirmShots: 0,
   tolerance: { balance: 0.6, body: 0.9 },
 };

@@ -14,5 +14,6 @@ export const slowSoak: Method = {
   timeIs: 'target',
   temperatureC: { light: 94, 'medium-light': 93.5, medium: 93, 'medium-dark': 92.5, dark: 92 },
   leadSeconds: 22,
+  confirmShots: 0,
   tolerance: { balance: 0.6, body: 0.9 },
 };

@@ -15,5 +15,6 @@ export const smallClassic: Method = {
   timeIs: 'target',
   temperatureC: { light: 90, 'medium-light': 90, medium: 90, 'medium-dark': 89, dark: 88 },
   leadSeconds: 6,
+  confirmShots: 0,
   tolerance: { balance: 0.6, body: 0.9 },
 };
