@@ -57,6 +57,43 @@ describe('reasons', () => {
   const codes = (change: Parameters<typeof everydayRequest>[0]): string[] => ask(change).why.map(({ code }) => code);
   const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
 
+  it('name what was off in a shot that missed its recipe', () => {
+    const why = (measured: Parameters<typeof everydayShot>[0]) =>
+      ask({ shots: [everydayShot({ timeSeconds: 27, ...measured })] }).why[0];
+    expect(why({ doseGrams: 16.8 })).toEqual({
+      code: 'strayed',
+      text: 'The dose was 16.8 g instead of 18 g: that alone moves time and taste. Weigh it again and pull the same.',
+    });
+    expect(why({ yieldGrams: 41 })!.text).toMatch(/^41 g instead of 36 g ran into the cup/);
+  });
+
+  it('tell drift from noise: the second odd shot in a row, not the first', () => {
+    const late = everydayShot({ timeSeconds: 35, taste: { balance: 1, body: 0.5 } });
+    const series = [28, 29, 28.5].map((timeSeconds) => everydayShot({ timeSeconds }));
+    expect(codes({ shots: [...series, late] })).toContain('surprise');
+    const twice = ask({ shots: [...series, late, late] });
+    expect(twice.why[0]!.text).toMatch(/^Twice in a row slower than the shots before/);
+    expect(twice.why.map(({ code }) => code)).not.toContain('surprise');
+  });
+
+  it('say what a change should have done on a known grinder', () => {
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 11, timeSeconds: 20.4 })];
+    const { why } = ask({ grinder, shots });
+    expect(why[0]!.text).toBe('14 → 11 should have made the shot about 5.4 s slower on this grinder and hardly did.');
+    expect(why[1]!.text).toMatch(
+      /too little purge, a channel, a dose off target, a group not yet settled\. Purge well/,
+    );
+  });
+
+  it.each([
+    [-1.5, 'Sour and harsh in one cup points'],
+    [0, 'A harsh cup that is not bitter points'],
+  ])('send a harsh cup to preparation: balance %d', (balance, opening) => {
+    const shots = [everydayShot({ timeSeconds: 29, taste: { balance, body: 0, dryness: 2.5 } })];
+    expect(ask({ shots }).why[0]!.text.startsWith(opening)).toBe(true);
+  });
+
   it('say that care did not help, and nothing of the sourness, where the bed is too tight', () => {
     const spurting = everydayShot({ timeSeconds: 29, seen: ['spurts'], taste: { balance: -1, body: 0 } });
     expect(codes({ shots: [spurting, spurting] })).toContain('channel');

@@ -110,6 +110,14 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     );
     add('suspects', `If it repeats, suspect in this order: ${SUSPECTS}.`);
   }
+  const before = problem.pours.findLast(({ stale, timeSeconds }) => stale && timeSeconds !== null);
+  if (before && last.timeSeconds !== null) {
+    const side = last.timeSeconds > before.timeSeconds! ? 'slower' : 'faster';
+    add(
+      'drifted',
+      `Twice in a row ${side} than the shots before at these settings: that is drift, not noise. What was poured before counts little now.`,
+    );
+  }
   if (stage === 'no-effect') {
     const change = `${plainNumber(last.previousGrind)} → ${plainNumber(last.planned.grind)}`;
     const moved = `${seconds(Math.abs(evidence.missingSeconds!))} ${evidence.missingSeconds! > 0 ? 'slower' : 'faster'}`;

@@ -39,6 +39,11 @@ describe('methods', () => {
     }
   });
 
+  it('confirms where the same cup from every hand comes first, and nowhere by more than the work allows', () => {
+    expect(findMethod('one-lever')!.confirmShots).toBe(1);
+    for (const { confirmShots } of METHODS) expect(confirmShots).toBeLessThanOrEqual(1);
+  });
+
   it('holds the start temperature inside the machine, or says null where none can be set', () => {
     const method = findMethod('open-light')!;
     expect(startTemperatureC(method, 'light', { min: 85, max: 93 })).toBe(93);

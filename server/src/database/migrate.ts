@@ -3,6 +3,7 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import * as first from '../../migrations/0001-first';
 import * as lessons from '../../migrations/0002-lessons';
 import * as preparation from '../../migrations/0003-preparation';
+import * as confirmShots from '../../migrations/0004-confirm-shots';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -18,6 +19,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-lessons': lessons,
   '0003-preparation': preparation,
+  '0004-confirm-shots': confirmShots,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

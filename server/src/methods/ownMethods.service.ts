@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { findMethod, type Method } from '@olvet/core';
+import { findMethod, methodSchema, type Method } from '@olvet/core';
 import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
@@ -14,9 +14,9 @@ export class OwnMethodsService extends Store<OwnMethod, OwnMethodDto> {
     super(sequelize, OwnMethod, { what: 'method', order: [['name', 'ASC']] });
   }
 
-  /** The method bears its row's id, and the row its method's name. */
+  /** The method bears its row's id, the row its method's name, and what was left out is what the schools take for granted. */
   override put(shopId: string, id: string, dto: OwnMethodDto, within?: Transaction): Promise<OwnMethod> {
-    const named = { ...dto, method: { ...dto.method, id }, name: dto.method.name };
+    const named = { ...dto, method: { ...methodSchema.parse(dto.method), id }, name: dto.method.name };
     return super.put(shopId, id, named, within);
   }
 }

@@ -143,6 +143,12 @@ describe('own methods', () => {
     expect(unknown.body.errors[0].path).toBe('methodId');
   });
 
+  it('are completed with what the schools take for granted', async () => {
+    const { confirmShots: _, tolerance: __, ...scant } = { ...clone, name: 'Scant way' };
+    const { body } = await put(`methods/${v7()}`, { basedOn: 'one-lever', method: scant }).expect(200);
+    expect(body.method).toMatchObject({ confirmShots: 0, tolerance: { balance: 0.6, body: 0.9 } });
+  });
+
   it('are refused with the field that is wrong', async () => {
     const refused = async (change: object, words: RegExp) => {
       const answer = await put(`methods/${v7()}`, { basedOn: 'one-lever', method: { ...clone, ...change } }).expect(
@@ -153,6 +159,7 @@ describe('own methods', () => {
     await refused({ windowSeconds: { min: 30, max: 20 } }, /windowSeconds\.max/);
     await refused({ balanceOrder: ['grind', 'grind'] }, /balanceOrder/);
     await refused({ balanceOrder: ['yield'] }, /locked/);
+    await refused({ confirmShots: 1.5 }, /confirmShots/);
     await refused({ start: { doseGrams: 900, ratio: 2 } }, /start\.doseGrams/);
   });
 });

@@ -1473,6 +1473,7 @@ export type SheetView = {
       dark: number;
     };
     leadSeconds: number;
+    confirmShots: number;
     tolerance: {
       balance: number;
       body: number;
@@ -1898,6 +1899,7 @@ export type OwnMethodView = {
       dark: number;
     };
     leadSeconds: number;
+    confirmShots: number;
     tolerance: {
       balance: number;
       body: number;
@@ -1945,6 +1947,7 @@ export type OwnMethodDto = {
       dark: number;
     };
     leadSeconds: number;
+    confirmShots: number;
     tolerance: {
       balance: number;
       body: number;

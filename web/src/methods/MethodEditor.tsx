@@ -91,6 +91,16 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
             {number(['tolerance', 'balance'], 'Balance, close enough ±')}
             {number(['tolerance', 'body'], 'Body, close enough ±')}
           </div>
+          <Form.Item name="confirmShots" label="Confirming shots before the card">
+            <Segmented
+              block
+              options={[
+                { value: 0, label: 'as many as the odds ask' },
+                { value: 1, label: 'at least one' },
+                { value: 2, label: 'two' },
+              ]}
+            />
+          </Form.Item>
         </>
       )}
     </ResourceEditor>

@@ -34,6 +34,7 @@ describe('a method', () => {
     open('balance-walk');
     expect(await screen.findByRole('heading', { name: 'Balance walk' })).toBeInTheDocument();
     expect(screen.getByText('Where does the window lie?')).toBeInTheDocument();
+    expect(screen.getByText('by as many shots as the odds ask for')).toBeInTheDocument();
     expect(await screen.findByText('Saltmarsh at Left bar')).toBeInTheDocument();
   });
 
@@ -54,11 +55,13 @@ describe('a method', () => {
     expect(await within(drawer).findByText('must end later than it begins')).toBeInTheDocument();
     expect(written).toEqual([]);
     fireEvent.change(within(drawer).getByLabelText('to, s'), { target: { value: '29' } });
+    expect(within(drawer).getByLabelText('at least one')).toBeChecked();
+    fireEvent.click(within(drawer).getByLabelText('two'));
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.body).toMatchObject({
       basedOn: 'one-lever',
-      method: { name: 'Our One lever', windowSeconds: { min: 25, max: 29 } },
+      method: { name: 'Our One lever', windowSeconds: { min: 25, max: 29 }, confirmShots: 2 },
     });
   });
 

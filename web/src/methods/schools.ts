@@ -56,9 +56,14 @@ export const DISAGREEMENTS: { question: string; schools: string; assumed: string
   },
 ];
 
+const CONFIRM_WORDS: Record<number, string> = {
+  0: 'by as many shots as the odds ask for',
+  1: 'by one more shot at the same settings',
+};
+
 /** The facts of a method as name and value. */
 export function factsOf(method: Method): [string, string][] {
-  const { start, windowSeconds, timer, timeIs, temperatureC, locks, tolerance } = method;
+  const { start, windowSeconds, timer, timeIs, temperatureC, locks, tolerance, confirmShots } = method;
   const low = Math.min(...Object.values(temperatureC));
   const high = Math.max(...Object.values(temperatureC));
   return [
@@ -76,5 +81,6 @@ export function factsOf(method: Method): [string, string][] {
       'close enough',
       `balance ±${plainNumber(tolerance.balance)}, body ±${plainNumber(tolerance.body)} on the taste scales`,
     ],
+    ['confirmed', CONFIRM_WORDS[confirmShots] ?? `by ${confirmShots} more shots at the same settings`],
   ];
 }
