@@ -88,14 +88,16 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
             {ROASTS.map((roast) => (
               <div key={roast}>{number(['temperatureC', roast], `°C for ${roast}`)}</div>
             ))}
-            {number(['tolerance', 'balance'], 'Balance, close enough ±')}
-            {number(['tolerance', 'body'], 'Body, close enough ±')}
+          </div>
+          <div className={listStyles.two}>
+            {number(['tolerance', 'balance'], 'Balance within ±')}
+            {number(['tolerance', 'body'], 'Body within ±')}
           </div>
           <Form.Item name="confirmShots" label="Confirming shots before the card">
             <Segmented
               block
               options={[
-                { value: 0, label: 'as many as the odds ask' },
+                { value: 0, label: 'by the odds' },
                 { value: 1, label: 'at least one' },
                 { value: 2, label: 'two' },
               ]}
