@@ -16,6 +16,8 @@ const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
 const ORDER_PRICE = 0.1;
+/** The same where a school begins with temperature and leaves the grind to the end: longer before finer, while the time is tolerated. */
+const STRICT_ORDER_PRICE = 0.6;
 const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
 const EARLY_PRICE = 0.5;
@@ -181,10 +183,12 @@ function rank(
     const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
     return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
   };
+  const isStrict = problem.method.balanceOrder[0] === 'temperature' && still.outlook.windowShare >= WINDOW_DOUBT;
+  const orderPrice = isStrict ? STRICT_ORDER_PRICE : ORDER_PRICE;
   next.forEach((choice, i) => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
     const inertia = choice === still ? 0 : INERTIA_PRICE * still.outlook.goodShare;
-    const order = ORDER_PRICE * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
+    const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
     choice.cost = inertia + costs[i]! + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt);

@@ -32,6 +32,10 @@ export interface Reading {
 /** Puck preparation moves the puck's part of the time by about 5 %; hand and clock add half a second. */
 export const PUCK_SD = 0.06;
 const CLOCK_SD_SECONDS = 0.5;
+/** Without a clock: a gush takes about so much of the window's beginning, a drip so much of its end, give or take a share [assumption]. */
+const GUSHED = 0.65;
+const DRIPPED = 1.5;
+const GLIMPSE_SHARE = 0.25;
 /** A tongue reports to ±0.4 in halves, and the puck's own stray of 5 % moves the cup by ±0.2. */
 export const TASTE_SD = 0.46;
 const OVERALL_SD = 0.65;
@@ -107,7 +111,8 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     reading.isTime.push(isTime);
     parts.push(part);
   };
-  add(pour.timeSeconds, measuredTimeSd(pour), 'time');
+  const glimpsed = pour.timeSeconds === null ? glimpsedTime(problem, pour) : null;
+  add(pour.timeSeconds ?? glimpsed, glimpsed === null ? measuredTimeSd(pour) : GLIMPSE_SHARE * glimpsed, 'time');
   if (frame.clock !== 'first-drip') add(pour.firstDripSeconds, 1.2 * doubtOf(pour), 'drip');
   add(taste?.balance, tasteSd, 'balance');
   add(taste?.body, tasteSd, 'body');
@@ -132,6 +137,13 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     return { at, slopes: parts.map((part) => slopeOf(part, shot, slopes, belief, wanted, speedUp)) };
   };
   return reading;
+}
+
+/** What an eye makes of a shot nobody timed: far too fast where it gushed, far too slow where it only dripped, s. */
+function glimpsedTime({ request }: Problem, { seen }: Pour): number | null {
+  const { min, max } = request.target.timeSeconds;
+  if (seen.includes('gushing')) return GUSHED * min;
+  return seen.includes('dripping') ? DRIPPED * max : null;
 }
 
 function geometryOfPour(frame: Frame, pour: Pour): Geometry {

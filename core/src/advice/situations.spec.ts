@@ -101,6 +101,38 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
+    name: 'a light roast still sour after its one move of temperature: longer, not finer',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [95, 97].map((temperatureC) =>
+        shot(27, tasting(-1.75), { yieldGrams: 45, temperatureC, planned: { doseGrams: 18, yieldGrams: 45 } }),
+      ),
+    },
+    expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 45,
+  },
+  {
+    name: 'a light roast, balanced but thin: half a gram more coffee',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [1, 2].map(() =>
+        shot(27, tasting(0, -2), { yieldGrams: 45, temperatureC: 94, planned: { doseGrams: 18, yieldGrams: 45 } }),
+      ),
+    },
+    expect: (a) => variables(a) === 'doseGrams' && a.settings.doseGrams === 18.5,
+  },
+  {
+    name: 'gushed, neither timed nor tasted: finer',
+    ask: { shots: [everydayShot({ timeSeconds: null, taste: null, seen: ['gushing'] })] },
+    expect: (a) => finer(a) && a.why.some(({ text }) => /it gushed/.test(text)),
+  },
+  {
+    name: 'only dripped, neither timed nor tasted: coarser',
+    ask: { shots: [everydayShot({ timeSeconds: null, taste: null, seen: ['dripping'] })] },
+    expect: (a) => coarser(a) && a.why.some(({ text }) => /it only dripped/.test(text)),
+  },
+  {
     name: 'a perfect first shot on a strange grinder: once more before the card is written',
     ask: { shots: [shot(28.5)] },
     expect: does('repeat'),

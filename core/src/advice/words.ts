@@ -125,6 +125,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     add('suspects', `Suspect in this order: ${SUSPECTS}. Purge well and pull the same again.`);
   }
   if (last.timeSeconds !== null && stage !== 'surprise') addTimeReason(problem, decision, add);
+  if (last.timeSeconds === null) addGlimpse(last, add);
   if (last.taste && stage !== 'spoilt' && stage !== 'tight') addTasteReason(problem, decision, add);
   if (stage === 'confirm') {
     add(
@@ -240,6 +241,12 @@ function addTimeReason(problem: Problem, decision: Decision, add: Add): void {
   if (t < min) add('too-fast', `${poured} is ${seconds(min - t)} short of the window.`);
   else if (t > max) add('too-slow', `${poured} is ${seconds(t - max)} past the window.`);
   else add('in-window', `${poured} is in the window.`);
+}
+
+function addGlimpse({ seen }: Pour, add: Add): void {
+  if (seen.includes('gushing')) add('too-fast', 'Nobody timed it, but it gushed: too coarse, or too little coffee.');
+  else if (seen.includes('dripping'))
+    add('too-slow', 'Nobody timed it, but it only dripped: too fine, or too much coffee.');
 }
 
 function addTasteReason(problem: Problem, decision: Decision, add: Add): void {
