@@ -142,6 +142,17 @@ describe('a run of shots that left what the earlier ones showed', () => {
     expect(staleIn([28, 29, 23, 24])).toBe(2);
   });
 
+  it('is remembered once the settings are changed, and forgotten when the shots come back', () => {
+    const moved = (times: number[], after: number[]) => [
+      ...times.map((timeSeconds) => everydayShot({ timeSeconds })),
+      ...after.map((timeSeconds) => everydayShot({ grind: 15, timeSeconds })),
+    ];
+    const stale = (shots: Shots) => problemOf(shots).pours.filter((pour) => pour.stale).length;
+    expect(stale(moved([28, 29, 28, 34, 34], [30]))).toBe(3);
+    expect(stale(moved([28, 29, 28, 34, 34], [30, 29, 30, 31]))).toBe(3);
+    expect(staleIn([28, 29, 28, 34, 34, 28, 29])).toBe(0);
+  });
+
   it('must be on one side, sound, and against at least two', () => {
     expect(staleIn([28, 29, 28, 34, 23])).toBe(0);
     expect(staleIn([28, 34, 34])).toBe(0);

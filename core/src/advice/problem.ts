@@ -171,21 +171,31 @@ function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot): b
 
 /**
  * Act when a run of shots, not one, leaves what the earlier ones showed: two in a row at the same settings, both clearly faster
- * or both clearly slower than the middle one of two or more before them. Then those before count little.
+ * or both clearly slower than the middle one of two or more before them. Then all before those two count little, also once the
+ * settings are changed; unless later shots at these settings came back.
  */
 function markStale(pours: Pour[]): Pour[] {
-  const last = pours.at(-1);
-  if (!last) return pours;
-  const alike = pours.filter((pour) => {
-    return pour.sound && pour.timeSeconds !== null && changesBetween(pour.planned, last.planned).length === 0;
-  });
-  const newest = alike.slice(-2);
-  const earlier = alike.slice(0, -2).map(({ timeSeconds }) => timeSeconds!);
-  if (earlier.length < 2 || !newest.every((pour) => pours.slice(-2).includes(pour))) return pours;
-  const usual = [...earlier].sort((a, b) => a - b)[Math.floor(earlier.length / 2)]!;
-  const shifts = newest.map(({ timeSeconds }) => Math.log(timeSeconds! / usual));
-  const isShift = shifts.every((shift) => shift > SHIFT) || shifts.every((shift) => shift < -SHIFT);
-  return isShift ? pours.map((pour) => ({ ...pour, stale: !newest.includes(pour) })) : pours;
+  const steady: Settings[] = [];
+  for (let i = pours.length - 1; i > 0; i -= 1) {
+    const { planned } = pours[i]!;
+    const isAlike = (pour: Pour): boolean =>
+      pour.sound && pour.timeSeconds !== null && changesBetween(pour.planned, planned).length === 0;
+    const earlier = pours.slice(0, i - 1).filter(isAlike);
+    const isKnownSteady = steady.some((settings) => changesBetween(settings, planned).length === 0);
+    if (isKnownSteady || earlier.length < 2 || ![pours[i - 1]!, pours[i]!].every(isAlike)) continue;
+    if (isShift(earlier, [pours[i - 1]!, pours[i]!])) {
+      return pours.map((pour, k) => ({ ...pour, stale: k < i - 1 }));
+    }
+    steady.push(planned);
+  }
+  return pours;
+}
+
+function isShift(earlier: readonly Pour[], pair: readonly Pour[]): boolean {
+  const times = earlier.map(({ timeSeconds }) => timeSeconds!).sort((a, b) => a - b);
+  const usual = times[Math.floor(times.length / 2)]!;
+  const shifts = pair.map(({ timeSeconds }) => Math.log(timeSeconds! / usual));
+  return shifts.every((shift) => shift > SHIFT) || shifts.every((shift) => shift < -SHIFT);
 }
 
 /** What a timed grinder must have given in the time it ran. */

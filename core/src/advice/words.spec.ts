@@ -74,6 +74,7 @@ describe('reasons', () => {
     const twice = ask({ shots: [...series, late, late] });
     expect(twice.why[0]!.text).toMatch(/^Twice in a row slower than the shots before/);
     expect(twice.why.map(({ code }) => code)).not.toContain('surprise');
+    expect(codes({ shots: [...series, late, late, everydayShot({ grind: 15 })] })).not.toContain('drifted');
   });
 
   it('say what a change should have done on a known grinder', () => {

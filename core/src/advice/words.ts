@@ -110,9 +110,12 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     );
     add('suspects', `If it repeats, suspect in this order: ${SUSPECTS}.`);
   }
-  const before = problem.pours.findLast(({ stale, timeSeconds }) => stale && timeSeconds !== null);
-  if (before && last.timeSeconds !== null) {
-    const side = last.timeSeconds > before.timeSeconds! ? 'slower' : 'faster';
+  // Only right after the two shots that showed it.
+  const before = problem.pours.at(-3)?.stale
+    ? problem.pours.findLast((pour) => pour.stale && changesBetween(pour.planned, last.planned).length === 0)
+    : undefined;
+  if (before) {
+    const side = (last.timeSeconds ?? 0) > (before.timeSeconds ?? 0) ? 'slower' : 'faster';
     add(
       'drifted',
       `Twice in a row ${side} than the shots before at these settings: that is drift, not noise. What was poured before counts little now.`,
