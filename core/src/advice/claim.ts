@@ -21,7 +21,7 @@ export const PATIENCE = 2;
 const MOST_PREPARED = { channels: 2, muddled: 1 };
 
 /**
- * Preparation before anything else: when channels come twice, when the cup is sour and harsh at once, or when a
+ * Preparation before anything else: when channels come twice, when the cup is harsh without being bitter, or when a
  * channel alone explains a time outside the window. A third spoilt puck is not the hand's fault any more, and a shot that
  * is too slow in spite of a channel is too fine without it.
  */

@@ -108,6 +108,13 @@ describe('a shot that missed its own recipe', () => {
   });
 });
 
+describe('a shot measured without a scale', () => {
+  it('has not strayed because the glass reads 8 g more', () => {
+    const measuring = { doseSdGrams: 0.4, yieldSdGrams: 3 };
+    expect(evidenceOf([everydayShot({ yieldGrams: 44 })], { measuring }).strayed).toBeNull();
+  });
+});
+
 describe('a change of grind on a known grinder', () => {
   const missing = (grind: number, timeSeconds: number, sd = 0.01, change: object = {}) => {
     const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd, shots: 40 } };

@@ -78,7 +78,9 @@ function missingSecondsOf({ request, pours, finerSign }: Problem, last: Pour): n
   return Math.abs(expected) >= TELLING_SECONDS && seen / expected < HARDLY ? expected : null;
 }
 
-function strayedBy({ planned, measured }: Pour): Evidence['strayed'] {
+function strayedBy({ planned, measured, hand }: Pour): Evidence['strayed'] {
+  // Struck level and read in a glass: such misses are the measuring's, and its doubt is reckoned with already.
+  if (hand.time > 0) return null;
   const isFar = (variable: 'doseGrams' | 'yieldGrams'): boolean =>
     Math.abs(Math.log(measured[variable] / planned[variable])) > STRAYED[variable];
   if (isFar('doseGrams')) return 'doseGrams';
