@@ -296,7 +296,7 @@ export function cautionsFor(problem: Problem, decision: Decision): Reason[] {
   if (changed.some((change) => change.variable === 'doseGrams')) {
     cautions.push({
       code: 'basket',
-      text: 'Mind the basket: too full, and the puck touches the screen; an automatic tamper can jam on a tapered basket.',
+      text: 'In a basket too full the puck touches the screen, and an automatic tamper can jam on a tapered one.',
     });
   }
   if (decision.action === 'prepare') {

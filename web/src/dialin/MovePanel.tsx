@@ -25,6 +25,8 @@ export function MovePanel(props: MovePanelProps) {
   if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
   if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
   const line = moveLine(advice, finer);
+  // What was drunk today, and what that means, stands beside the taste pad.
+  const cautions = advice.cautions.filter(({ code }) => code !== 'caffeine');
   return (
     <div>
       <div className={styles.move} aria-live="polite">
@@ -53,11 +55,6 @@ export function MovePanel(props: MovePanelProps) {
               Why, in numbers
             </button>
           </p>
-          {advice.cautions.map(({ code, text }) => (
-            <p key={code} className={styles.caution}>
-              <strong>Mind:</strong> {text}
-            </p>
-          ))}
         </div>
         {advice.alternatives.length > 0 && (
           <div className={styles.others}>
@@ -78,6 +75,12 @@ export function MovePanel(props: MovePanelProps) {
           </div>
         )}
       </div>
+      {/* Outside the part that scrolls: a caution must be seen where the step is. */}
+      {cautions.length > 0 && (
+        <p className={styles.caution}>
+          <strong>Mind:</strong> {cautions.map(({ text }) => text).join(' ')}
+        </p>
+      )}
     </div>
   );
 }

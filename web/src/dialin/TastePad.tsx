@@ -91,6 +91,15 @@ export function TastePad(props: TastePadProps) {
           ry={py(0) - py(tolerance.body)}
           className={styles.wanted}
         />
+        {expect && (
+          <ellipse
+            cx={px(expect.balance.mean)}
+            cy={py(expect.body.mean)}
+            rx={Math.max(6, (px(expect.balance.p90) - px(expect.balance.p10)) / 2)}
+            ry={Math.max(6, (py(expect.body.p10) - py(expect.body.p90)) / 2)}
+            className={styles.expect}
+          />
+        )}
         <text x="12" y={SIZE / 2 - 8} className={styles.edge}>
           lemon
         </text>
@@ -103,15 +112,6 @@ export function TastePad(props: TastePadProps) {
         <text x={SIZE / 2 + 8} y={SIZE - 12} className={styles.edge}>
           tea
         </text>
-        {expect && (
-          <ellipse
-            cx={px(expect.balance.mean)}
-            cy={py(expect.body.mean)}
-            rx={Math.max(6, (px(expect.balance.p90) - px(expect.balance.p10)) / 2)}
-            ry={Math.max(6, (py(expect.body.p10) - py(expect.body.p90)) / 2)}
-            className={styles.expect}
-          />
-        )}
         {earlier.map(({ number, cup }) => (
           <g key={number}>
             <circle cx={px(cup.balance)} cy={py(cup.body)} r="13" className={styles.earlier} />

@@ -28,6 +28,11 @@ function height(scale: TimeScale, seconds: number): number {
   return Math.min(96, Math.max(4, (100 * (seconds - scale.low)) / (scale.high - scale.low)));
 }
 
+/** The same for large figures, which are as tall as a quarter of the row and must not run into the next one. */
+function figureHeight(scale: TimeScale, seconds: number): number {
+  return Math.min(86, Math.max(14, height(scale, seconds)));
+}
+
 function Band({ scale }: { scale: TimeScale }) {
   const bottom = height(scale, scale.min);
   return (
@@ -42,7 +47,7 @@ export function TimeCell({ shot, scale }: { shot: SheetShotView; scale: TimeScal
     return (
       <td className={styles.cell}>
         <Band scale={scale} />
-        <span className="quiet">not timed</span>
+        <span className={styles.untimed}>not timed</span>
       </td>
     );
   }
@@ -50,7 +55,7 @@ export function TimeCell({ shot, scale }: { shot: SheetShotView; scale: TimeScal
   return (
     <td className={styles.cell}>
       <Band scale={scale} />
-      <span className={styles.mark} style={{ bottom: `${height(scale, seconds)}%` }}>
+      <span className={styles.mark} style={{ bottom: `${figureHeight(scale, seconds)}%` }}>
         <OutcomeMark side={side} size={19} />
         <span className={`numeral ${styles.seconds} ${outcomeClass(side)}`}>{plainNumber(seconds, 1)}</span>
       </span>
