@@ -9,7 +9,9 @@ import { changesBetween } from './changes';
 import { drawParticles, expectationOf, lookAt } from './particles';
 import { readProblem, type Problem } from './problem';
 import { parseAdviceRequest, type ValidAdviceRequest } from './request';
-import { alternativeText, cautionsFor, reasonsFor } from './words';
+import { alternativeText } from './alternativeText';
+import { cautionsFor } from './cautions';
+import { reasonsFor } from './reasons';
 
 /**
  * Given everything poured so far: the next shot, with reasons, alternatives and cautions (`olvet.advice/1`).

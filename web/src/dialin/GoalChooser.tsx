@@ -1,4 +1,4 @@
-import { balanceWord, BODY_GOALS, bodyWord, FLAVOUR_GOALS, tasteTarget } from '@olvet/core';
+import { balanceWord, BODY_GOALS, bodyWord, FLAVOUR_GOALS, tasteTarget, type GoalWord } from '@olvet/core';
 import { Button, Popover, Select } from 'antd';
 import { useState } from 'react';
 import { usePutRunMutation, type SheetView } from '../app/api';
@@ -10,8 +10,8 @@ import styles from './GoalChooser.module.css';
 export function GoalChooser({ sheet }: { sheet: SheetView }) {
   const { run, coffee } = sheet;
   const [open, setOpen] = useState(false);
-  const [flavour, setFlavour] = useState<string | null>(coffee.flavourGoal ?? null);
-  const [body, setBody] = useState<string | null>(coffee.bodyGoal ?? null);
+  const [flavour, setFlavour] = useState(() => chosenIn(run.goal, FLAVOUR_GOALS) ?? coffee.flavourGoal ?? null);
+  const [body, setBody] = useState(() => chosenIn(run.goal, BODY_GOALS) ?? coffee.bodyGoal ?? null);
   const [putRun, { error, isLoading }] = usePutRunMutation();
   const text = run.goal || wordsOf(run.target);
   if (run.status !== 'open') return <span className={styles.goal}>wanted: {text}</span>;
@@ -63,6 +63,11 @@ export function GoalChooser({ sheet }: { sheet: SheetView }) {
       </Button>
     </Popover>
   );
+}
+
+/** A goal chosen here before stands in the run in its own words. */
+function chosenIn(goal: string | null | undefined, words: readonly GoalWord[]): string | null {
+  return words.find(({ text }) => goal?.split('; ').includes(text))?.id ?? null;
 }
 
 function wordsOf({ balance, body }: { balance: number; body: number }): string {

@@ -19,17 +19,21 @@ export interface MovePanelProps {
 /** A word joiner on both sides of every dash, so that the large type never breaks "27–33" over two lines. */
 const onOneLine = (text: string): string => text.replaceAll('–', '\u2060–\u2060');
 
+/** More letters than this would break at the large size on a bar's tablet; the sheet needs that line. */
+const LONG_LINE = 62;
+
 /** The move line, to be read from a metre away; below it why, beside it what else could be done. */
 export function MovePanel(props: MovePanelProps) {
   const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice, onWhy } = props;
   if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
   if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
   const line = moveLine(advice, finer);
+  const isLong = line.lead.length + line.rest.length > LONG_LINE;
   // What was drunk today, and what that means, stands beside the taste pad.
   const cautions = advice.cautions.filter(({ code }) => code !== 'caffeine');
   return (
     <div>
-      <div className={styles.move} aria-live="polite">
+      <div className={isLong ? `${styles.move} ${styles.long}` : styles.move} aria-live="polite">
         {edited ? (
           <p className="numeral">
             Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>

@@ -1,0 +1,32 @@
+import type { Change, Expectation, Settings } from './answer';
+import { changesBetween } from './changes';
+import type { Choice } from './decide';
+import type { Problem } from './problem';
+import { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
+
+/** One change as one would call it across the bar: "Finer, 14 → 12.5". */
+function changeInWords(problem: Problem, change: Change): string {
+  const fromTo = `${plainNumber(change.from)} → ${plainNumber(change.to)}`;
+  const up = change.to > change.from;
+  switch (change.variable) {
+    case 'grind':
+      return `${up === (problem.finerSign === 1) ? 'Finer' : 'Coarser'}, ${fromTo}`;
+    case 'doseGrams':
+      return `${up ? 'More' : 'Less'} coffee, ${fromTo} g`;
+    case 'yieldGrams':
+      return `${up ? 'Longer' : 'Shorter'}, ${fromTo} g`;
+    case 'temperatureC':
+      return `${up ? 'Hotter' : 'Cooler'}, ${fromTo} °C`;
+  }
+}
+
+/** What a choice does against the last shot, with its odds: the line of an alternative. */
+export function alternativeText(problem: Problem, choice: Choice, from: Settings, expect: Expectation): string {
+  const changed = changesBetween(from, choice.move.settings);
+  if (changed.length === 0)
+    return `Pull the same again: costs a shot, settles the doubt; ${oddsInWords(expect.asWanted)}.`;
+  const moves = changed.map((change) => changeInWords(problem, change)).join(' and ');
+  const purge = choice.move.lever === 'grind' ? '' : ', no purge';
+  const taste = `${balanceWord(expect.balance.mean)}, ${bodyWord(expect.body.mean)}`;
+  return `${moves}: about ${plainNumber(expect.timeSeconds.mean, 0)} s, ${taste}${purge}; ${oddsInWords(expect.asWanted)}.`;
+}

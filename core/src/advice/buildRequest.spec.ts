@@ -1,0 +1,50 @@
+import { answer, buildAdviceRequest, combineTastings } from '../index';
+import { everydayRequest } from './advice.fixture';
+
+describe('building the request of a dial-in', () => {
+  const target = { ...everydayRequest().target, balance: 0, body: 0 };
+  const sheet = {
+    run: { id: 'run', methodId: 'balance-walk', startGrind: 14, target },
+    grinder: {
+      min: 0,
+      max: 40,
+      step: 0.5,
+      finer: 'lower' as const,
+      dosing: 'timed' as const,
+      purgeGrams: 12,
+      learnedSlope: null,
+    },
+    basket: { nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+    machine: { temperatureC: { min: 88, max: 97, step: 0.5 } },
+    coffee: { roast: 'medium' as const, process: '', altitudeM: null },
+    ageDays: null,
+    shots: [
+      {
+        grind: 14,
+        doseGrams: 18,
+        yieldGrams: 36,
+        timeSeconds: 21,
+        timer: 'pump-on' as const,
+        seen: [{ sign: 'spurts' as const }],
+        purged: true,
+        tastings: [
+          { balance: -2, body: -1 },
+          { balance: -1, body: null, overall: 6 },
+        ],
+      },
+    ],
+  };
+
+  it('asks what the contract accepts, with several tongues combined', () => {
+    const request = buildAdviceRequest(sheet);
+    expect(request.shots[0]).toMatchObject({
+      seen: ['spurts'],
+      taste: { balance: -1.5, body: -1, overall: 6, dryness: null },
+    });
+    expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1', id: 'run' });
+  });
+
+  it('says untasted rather than even when nobody tasted', () => {
+    expect(combineTastings([])).toBeNull();
+  });
+});

@@ -1,0 +1,283 @@
+import fc from 'fast-check';
+import { answer, type Advice } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+
+const ask = (change: Parameters<typeof everydayRequest>[0]): Advice => answer(everydayRequest(change)) as Advice;
+
+describe('reasons', () => {
+  const codes = (change: Parameters<typeof everydayRequest>[0]): string[] => ask(change).why.map(({ code }) => code);
+  const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
+
+  it('name what was off in a shot that missed its recipe', () => {
+    const why = (measured: Parameters<typeof everydayShot>[0]) =>
+      ask({ shots: [everydayShot({ timeSeconds: 27, ...measured })] }).why[0];
+    expect(why({ doseGrams: 16.8 })).toEqual({
+      code: 'strayed',
+      text: 'The dose was 16.8 g instead of 18 g: that alone moves time and taste. Weigh it again and pull the same.',
+    });
+    expect(why({ yieldGrams: 41 })!.text).toMatch(/^41 g instead of 36 g ran into the cup/);
+  });
+
+  it('tell drift from noise: the second odd shot in a row, not the first', () => {
+    const late = everydayShot({ timeSeconds: 35, taste: { balance: 1, body: 0.5 } });
+    const series = [28, 29, 28.5].map((timeSeconds) => everydayShot({ timeSeconds }));
+    expect(codes({ shots: [...series, late] })).toContain('surprise');
+    const twice = ask({ shots: [...series, late, late] });
+    expect(twice.why[0]!.text).toMatch(/^Twice in a row slower than the shots before/);
+    expect(twice.why.map(({ code }) => code)).not.toContain('surprise');
+    expect(codes({ shots: [...series, late, late, everydayShot({ grind: 15 })] })).not.toContain('drifted');
+  });
+
+  it('say what a change should have done on a known grinder', () => {
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 11, timeSeconds: 20.4 })];
+    const { why } = ask({ grinder, shots });
+    expect(why[0]!.text).toBe('14 → 11 should have made the shot about 5.4 s slower on this grinder and hardly did.');
+    expect(why[1]!.text).toMatch(
+      /too little purge, a channel, a dose off target, a group not yet settled\. Purge well/,
+    );
+  });
+
+  it.each([
+    [-1.5, 'Sour and harsh in one cup points'],
+    [0, 'A harsh cup that is not bitter points'],
+  ])('send a harsh cup to preparation: balance %d', (balance, opening) => {
+    const shots = [everydayShot({ timeSeconds: 29, taste: { balance, body: 0, dryness: 2.5 } })];
+    expect(ask({ shots }).why[0]!.text.startsWith(opening)).toBe(true);
+  });
+
+  it('say that care did not help, and nothing of the sourness, where the bed is too tight', () => {
+    const spurting = everydayShot({ timeSeconds: 29, seen: ['spurts'], taste: { balance: -1, body: 0 } });
+    expect(codes({ shots: [spurting, spurting] })).toContain('channel');
+    const third = codes({ shots: [spurting, spurting, spurting] });
+    expect(third).toContain('too-tight');
+    expect(third).not.toContain('sour');
+  });
+
+  it('own up to a move that leads away first', () => {
+    type Cup = [balance: number, body: number, sweetness: number, overall: number];
+    const poured = (grind: number, yieldGrams: number, timeSeconds: number, cup: Cup, seen: ['spurts'] | [] = []) =>
+      everydayShot({
+        grind,
+        yieldGrams,
+        planned: { doseGrams: 18, yieldGrams },
+        timeSeconds,
+        seen,
+        taste: { balance: cup[0], body: cup[1], dryness: 2 * seen.length, sweetness: cup[2], overall: cup[3] },
+      });
+    const advice = ask({
+      grinder: { ...everydayRequest().grinder, step: 0.25, logTimePerUnit: { mean: 0.03, sd: 0.004, shots: 40 } },
+      machine: { temperatureC: null },
+      coffee: { roast: 'medium-light' },
+      target: { ...target, temperatureC: null },
+      start: { grind: 10.75 },
+      shots: [
+        poured(10.75, 36, 26.4, [1, 0.5, 5.5, 6.5]),
+        poured(10.75, 34, 26.1, [0, 1, 5, 6.5]),
+        poured(10.75, 34, 20.2, [-2, -1, 1.5, 4], ['spurts']),
+        poured(10.75, 34, 26.2, [0, 1, 7.5, 6.5]),
+        poured(6.75, 34, 30.1, [0, 1, 6, 6.5]),
+        poured(6.75, 34, 27.9, [0.5, 1, 4.5, 7.5]),
+        poured(6.75, 34, 27.8, [0.5, 1.5, 5.5, 6]),
+      ],
+    });
+    expect([advice.action, advice.why.map(({ code }) => code).includes('first-of-two')]).toEqual(['change', true]);
+    expect(advice.settings.yieldGrams).toBeGreaterThan(34);
+  });
+
+  it('ask for a second taste before anything is moved', () => {
+    const shots = [everydayShot({ timeSeconds: 29.5, taste: { balance: -0.5, body: 0 } })];
+    expect(
+      ask({ target, shots })
+        .why.map(({ text }) => text)
+        .join(' '),
+    ).toContain('a second taste');
+  });
+
+  it('name the evidence in the barista’s own units', () => {
+    const { why } = ask({ shots: [everydayShot({ timeSeconds: 40, taste: { balance: 1.5, body: 1 } })] });
+    expect(why.map(({ text }) => text)).toEqual(
+      expect.arrayContaining(['40 s for 36 g is 8 s past the window.', 'It tasted bitter: it needs less extraction.']),
+    );
+  });
+
+  const textOf = (advice: Advice, code: string): string | undefined =>
+    advice.why.find((reason) => reason.code === code)?.text;
+
+  it.each<[string, Parameters<typeof everydayShot>[0], string]>([
+    ['too-fast', { timeSeconds: 20.5 }, '20.5 s for 36 g is 4.5 s short of the window.'],
+    ['too-slow', { timeSeconds: 34 }, '34 s for 36 g is 2 s past the window.'],
+    ['in-window', { timeSeconds: 25 }, '25 s for 36 g is in the window.'],
+    [
+      'too-fast',
+      { timeSeconds: null, taste: null, seen: ['gushing'] },
+      'Nobody timed it, but it gushed: too coarse, or too little coffee.',
+    ],
+    [
+      'too-slow',
+      { timeSeconds: null, taste: null, seen: ['dripping'] },
+      'Nobody timed it, but it only dripped: too fine, or too much coffee.',
+    ],
+  ])('say %s of a time: %j', (code, shot, text) => {
+    expect(textOf(ask({ shots: [everydayShot(shot)] }), code)).toBe(text);
+  });
+
+  it('bring a hand that strayed back inside the limits first', () => {
+    const advice = ask({
+      shots: [everydayShot({ doseGrams: 22, planned: { doseGrams: 22, yieldGrams: 44 }, yieldGrams: 44 })],
+    });
+    expect(textOf(advice, 'limit')).toMatch(/^The last shot stood outside what grinder, basket or machine allow/);
+    expect(advice.settings.doseGrams).toBe(20);
+  });
+
+  it('say that an unpurged change proves nothing', () => {
+    const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 11.5, timeSeconds: 21, purged: false })];
+    expect(textOf(ask({ shots }), 'not-purged')).toBe(
+      'Old grounds were still in the grinder after 14 → 11.5: this shot is part old grind and proves nothing.',
+    );
+  });
+
+  it.each([
+    ['dose-off', 'The dose was off target.'],
+    ['cold-group', 'The group had not settled.'],
+  ] as const)('take the barista’s word for what went wrong: %s', (cause, text) => {
+    const good = everydayShot({ timeSeconds: 28 });
+    const advice = ask({ shots: [good, everydayShot({ timeSeconds: 20, cause })] });
+    expect([advice.action, textOf(advice, 'cause')]).toEqual([
+      'repeat',
+      `${text} This shot counts for little: the same again.`,
+    ]);
+  });
+
+  it('send a shot said to have channelled to preparation, without a list of what nobody saw', () => {
+    const shots = [everydayShot({ timeSeconds: 28 }), everydayShot({ timeSeconds: 20, cause: 'channelled' })];
+    const advice = ask({ shots });
+    expect(advice.action).toBe('prepare');
+    expect(textOf(advice, 'channel')).toMatch(/^Water found a channel, so this shot says little about the grind\./);
+  });
+
+  it('say at which end the grinder stands', () => {
+    const at = (grind: number, timeSeconds: number) =>
+      textOf(ask({ start: { grind }, shots: [everydayShot({ grind, timeSeconds })] }), 'limit');
+    expect(at(0, 18)).toBe('The grinder stands at its finest, 0. The next lever takes over.');
+    expect(at(40, 60)).toBe('The grinder stands at its coarsest, 40. The next lever takes over.');
+  });
+
+  it('say that one step jumps over the window, and leave the grind alone', () => {
+    const grinder = { ...everydayRequest().grinder, step: 5, logTimePerUnit: { mean: 0.12, sd: 0.005, shots: 60 } };
+    const shots = [everydayShot({ grind: 15, timeSeconds: 22 }), everydayShot({ grind: 10, timeSeconds: 39.5 })];
+    const advice = ask({ grinder, start: { grind: 15 }, shots });
+    expect(textOf(advice, 'limit')).toBe('One step of the grinder jumps over the window. The next lever takes over.');
+    expect(advice.changed.map(({ variable }) => variable)).not.toContain('grind');
+  });
+
+  it('count the shots that bear a claim out', () => {
+    const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const liked = everydayShot({
+      timeSeconds: 28.5,
+      taste: { balance: 0, body: 0, dryness: 0, sweetness: 8, overall: 8.5 },
+    });
+    const advice = ask({ grinder, shots: [liked, liked, liked] });
+    expect(advice.action).toBe('dialled');
+    expect(textOf(advice, 'dialled')).toMatch(
+      /^3 shots at these settings say that they keep giving the cup you want: .*Write the card\.$/,
+    );
+  });
+
+  describe('of the body', () => {
+    const bodyText = (body: number, change: Parameters<typeof everydayRequest>[0], shot = {}): [string, string] => {
+      const advice = ask({
+        target,
+        ...change,
+        shots: [everydayShot({ timeSeconds: 30, taste: { balance: 0, body }, ...shot })],
+      });
+      return [advice.changed.map(({ variable }) => variable).join(), textOf(advice, body < 0 ? 'thin' : 'heavy')!];
+    };
+
+    it('name the water where the yield is turned', () => {
+      expect(bodyText(-2, {})).toEqual([
+        'yieldGrams',
+        'The body was thin: less water for the same coffee sets that right.',
+      ]);
+      expect(bodyText(2, {})).toEqual([
+        'yieldGrams',
+        'The body was heavy: more water for the same coffee sets that right.',
+      ]);
+    });
+
+    it('put the time first while it is outside the window', () => {
+      expect(bodyText(-2, {}, { timeSeconds: 20 })).toEqual(['grind', 'The body was thin: the time comes first.']);
+    });
+
+    it('never praise a lever that is not the one to turn', () => {
+      const cup = fc.record({ balance: fc.integer({ min: -6, max: 6 }), body: fc.integer({ min: -6, max: 6 }) });
+      fc.assert(
+        fc.property(cup, fc.integer({ min: 18, max: 45 }), ({ balance, body }, timeSeconds) => {
+          const shots = [everydayShot({ timeSeconds, taste: { balance: balance / 2, body: body / 2 } })];
+          const advice = ask({ target, shots });
+          const text = textOf(advice, 'thin') ?? textOf(advice, 'heavy') ?? '';
+          const turned = advice.changed.map(({ variable }) => variable);
+          if (text.includes('water for the same coffee')) expect(turned).toEqual(['yieldGrams']);
+          if (text.includes('the grind moves it')) expect(turned).toEqual(['grind']);
+          if (advice.action !== 'change') expect(text).not.toContain(':');
+        }),
+        { numRuns: 60 },
+      );
+    });
+  });
+
+  describe('before the first shot', () => {
+    const start = (change: Parameters<typeof everydayRequest>[0]) => ask(change).why;
+
+    it('say the recipe, where the grind stands and how little is known', () => {
+      expect(start({}).map(({ text }) => text)).toEqual([
+        'Balance walk: 18 g in, 36 g out is 1:2, in 25–32 s. 93 °C suits a medium roast here.',
+        'Grind stays where the grinder stands, 14: the first shot tells which way to go.',
+        expect.stringMatching(/^A first guess: anything from \d+ to \d+ s would not surprise\.$/),
+      ]);
+    });
+
+    it('say nothing of a temperature nobody can set', () => {
+      expect(start({ machine: { temperatureC: null } })[0]!.text).toBe(
+        'Balance walk: 18 g in, 36 g out is 1:2, in 25–32 s.',
+      );
+    });
+
+    it('send whoever names no setting to a pinch between the fingers', () => {
+      expect(start({ start: undefined })[1]!.text).toMatch(
+        /^Nothing is known of this grinder yet; .*Check a pinch between two fingers/,
+      );
+    });
+
+    it.each([
+      ['too-coarse', /too coarse, like sand: 14 → (\d|1[0-3])(\.5)? before/],
+      ['too-fine', /too fine, like flour: 14 → (1[4-9]|2\d)(\.5)? before/],
+    ] as const)('move what fingers found %s', (handCheck, text) => {
+      expect(start({ start: { grind: 14, handCheck } })[1]!.text).toMatch(text);
+    });
+  });
+});
+
+describe('cautions', () => {
+  it('warn of turning burrs only towards finer', () => {
+    const codes = (timeSeconds: number) =>
+      ask({ shots: [everydayShot({ timeSeconds })] }).cautions.map(({ code }) => code);
+    expect(codes(18)).toContain('burrs-turning');
+    expect(codes(42)).not.toContain('burrs-turning');
+  });
+
+  it('count what was tasted once it adds up', () => {
+    const shots = Array.from({ length: 5 }, (_, i) =>
+      everydayShot({ timeSeconds: 18 + i, taste: { balance: -2, body: -1 } }),
+    );
+    expect(ask({ shots }).cautions.find(({ code }) => code === 'caffeine')?.text).toMatch(/^5 shots tasted/);
+  });
+
+  it('watch the basket when the dose moves, and the pressure when a puck is to be prepared anew', () => {
+    const codes = (change: Parameters<typeof everydayRequest>[0]) => ask(change).cautions.map(({ code }) => code);
+    expect(codes({ start: { grind: 0 }, shots: [everydayShot({ grind: 0, timeSeconds: 18 })] })).toContain('basket');
+    const spurting = everydayShot({ timeSeconds: 27, seen: ['spurts'] });
+    expect(codes({ shots: [spurting, spurting] })).toContain('pressure');
+    expect(codes({ shots: [everydayShot()] })).toEqual([]);
+  });
+});

@@ -1,0 +1,119 @@
+import type { Expectation, Reason, Settings } from './answer';
+import { changesBetween } from './changes';
+import type { Decision } from './decide';
+import type { Evidence } from './evidence';
+import { slopeOf } from './infer';
+import type { Problem } from './problem';
+import { shotReasons } from './shotReasons';
+import { driftReasons, stageReasons } from './stageReasons';
+import { oddsInWords, plainNumber } from './words';
+
+/** Why this and not something else, naming the evidence in the user's own units. */
+export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
+  const { evidence } = decision;
+  if (evidence === null) return startReasons(problem, decision.chosen.move.settings, expect);
+  return [
+    ...stageReasons(problem, decision, evidence),
+    ...driftReasons(problem, evidence),
+    ...shotReasons(problem, decision, evidence),
+    ...standingReasons(decision, evidence),
+    ...blockedReasons(problem, decision, evidence),
+    ...moveReasons(decision, expect),
+  ];
+}
+
+/** Why these settings are pulled once more, or kept. */
+function standingReasons({ stage, here }: Decision, { sameSettings }: Evidence): Reason[] {
+  const n = sameSettings.length;
+  const odds = oddsInWords(here.goodShare);
+  if (stage === 'confirm') {
+    const next = n === 1 ? 'a second' : 'another';
+    return [
+      {
+        code: 'confirm',
+        text: `One more at the same settings: so far it is ${odds} that they are right, and ${next} taste tells more than a change would.`,
+      },
+    ];
+  }
+  if (stage !== 'dialled') return [];
+  const who = n === 1 ? 'This shot and what led to it say' : `${n} shots at these settings say`;
+  return [{ code: 'dialled', text: `${who} that they keep giving the cup you want: ${odds}. Write the card.` }];
+}
+
+/** Why the lever that was due is not the one that is turned. */
+function blockedReasons(problem: Problem, { blocked, here }: Decision, { circling, last }: Evidence): Reason[] {
+  if (blocked === null) return [];
+  if (blocked !== 'grind') {
+    if (!circling.includes(blocked)) return [];
+    return [{ code: 'circling', text: `The ${blocked} has gone to and fro twice: that lever is done.` }];
+  }
+  const { grind } = last.planned;
+  const end = here.medianTimeSeconds < problem.request.target.timeSeconds.min ? 'finest' : 'coarsest';
+  const why = circling.includes('grind')
+    ? 'The grind has gone to and fro twice: that lever is done.'
+    : problem.grindScale.step > 0 && !atLimit(problem, grind)
+      ? 'One step of the grinder jumps over the window.'
+      : `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+  return [{ code: 'limit', text: `${why} The next lever takes over.` }];
+}
+
+/** What the move is expected to bring. */
+function moveReasons({ action, stage, chosen, here, posterior }: Decision, expect: Expectation): Reason[] {
+  if (action !== 'change') return [];
+  const reasons: Reason[] = [];
+  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  if (isTasteMove && chosen.outlook.distance >= here.distance) {
+    const text = 'No single move sets balance and body right at once: this is the first of two.';
+    reasons.push({ code: 'first-of-two', text });
+  }
+  if (chosen.move.lever === 'grind') {
+    const { mean, sd } = slopeOf(posterior);
+    reasons.push({
+      code: 'slope',
+      text: `One unit finer is taken to add about ${plainNumber(100 * mean, 1)} % to the time on this grinder (±${plainNumber(100 * sd, 1)}).`,
+    });
+  }
+  reasons.push({
+    code: 'odds',
+    text: `${capital(oddsInWords(expect.inWindow))} that it lands in the window, ${oddsInWords(expect.asWanted)} that it is also the cup you want.`,
+  });
+  return reasons;
+}
+
+function startReasons(problem: Problem, settings: Settings, expect: Expectation): Reason[] {
+  const { request, start, method } = problem;
+  const ratio = plainNumber(request.target.yieldGrams / request.target.doseGrams, 1);
+  const felt = request.start?.handCheck ?? null;
+  const moved = changesBetween(start, settings).find(({ variable }) => variable === 'grind');
+  const where =
+    felt !== null && felt !== 'near' && moved
+      ? `Between the fingers it was ${felt === 'too-coarse' ? 'too coarse, like sand' : 'too fine, like flour'}: ${plainNumber(moved.from)} → ${plainNumber(moved.to)} before a shot is wasted.`
+      : request.start?.grind != null
+        ? `Grind stays where the grinder stands, ${plainNumber(start.grind)}: the first shot tells which way to go.`
+        : `Nothing is known of this grinder yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
+  const heat =
+    start.temperatureC === null
+      ? ''
+      : ` ${plainNumber(start.temperatureC)} °C suits a ${request.coffee.roast} roast here.`;
+  const { min, max } = request.target.timeSeconds;
+  return [
+    {
+      code: 'method',
+      text: `${method.name}: ${plainNumber(start.doseGrams)} g in, ${plainNumber(start.yieldGrams)} g out is 1:${ratio}, in ${min}–${max} s.${heat}`,
+    },
+    { code: 'start', text: where },
+    {
+      code: 'odds',
+      text: `A first guess: anything from ${plainNumber(expect.timeSeconds.p10, 0)} to ${plainNumber(expect.timeSeconds.p90, 0)} s would not surprise.`,
+    },
+  ];
+}
+
+function atLimit(problem: Problem, grind: number): boolean {
+  const { min, max, step } = problem.grindScale;
+  return grind - min < step / 2 || max - grind < step / 2;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -1,0 +1,77 @@
+import type { Reason } from './answer';
+import { changesBetween } from './changes';
+import type { Decision } from './decide';
+import type { Evidence } from './evidence';
+import type { Outlook } from './particles';
+import type { Pour, Problem } from './problem';
+import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
+
+/** Half a step on a taste scale is what a tongue can tell. */
+const TELLS = 0.5;
+
+/** What the last shot measured and tasted of, where it means anything. */
+export function shotReasons(problem: Problem, decision: Decision, { last }: Evidence): Reason[] {
+  const { stage } = decision;
+  const time =
+    last.timeSeconds === null ? glimpseReason(last) : stage === 'surprise' ? null : timeReason(problem, last);
+  const cup = last.taste && stage !== 'spoilt' && stage !== 'tight' ? cupReasons(problem, decision) : [];
+  return time ? [time, ...cup] : cup;
+}
+
+function timeReason({ request }: Problem, { timeSeconds, measured }: Pour): Reason {
+  const { min, max } = request.target.timeSeconds;
+  const t = timeSeconds!;
+  const poured = `${seconds(t)} for ${plainNumber(measured.yieldGrams, 1)} g`;
+  if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window.` };
+  if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window.` };
+  return { code: 'in-window', text: `${poured} is in the window.` };
+}
+
+function glimpseReason({ seen }: Pour): Reason | null {
+  if (seen.includes('gushing'))
+    return { code: 'too-fast', text: 'Nobody timed it, but it gushed: too coarse, or too little coffee.' };
+  if (seen.includes('dripping'))
+    return { code: 'too-slow', text: 'Nobody timed it, but it only dripped: too fine, or too much coffee.' };
+  return null;
+}
+
+/** What the last cup tasted of, and what the move at hand does about it. */
+function cupReasons(problem: Problem, decision: Decision): Reason[] {
+  const { target } = problem.request;
+  const { balance, body } = decision.evidence!.last.taste!;
+  const reasons: Reason[] = [];
+  if (balance != null) {
+    const off = balance - target.balance;
+    const way = off < -TELLS ? ': it needs more extraction' : off > TELLS ? ': it needs less extraction' : '';
+    const code = off < -TELLS ? 'sour' : off > TELLS ? 'bitter' : 'balanced';
+    reasons.push({ code, text: `It tasted ${balanceWord(balance)}${way}.` });
+  }
+  if (body != null && Math.abs(body - target.body) > TELLS) {
+    const isThin = body < target.body;
+    const text = `The body was ${bodyWord(body)}${bodyRemedy(decision, isThin)}.`;
+    reasons.push({ code: isThin ? 'thin' : 'heavy', text });
+  }
+  return reasons;
+}
+
+/** One lever must not be praised beside the advice to turn another. */
+function bodyRemedy({ action, stage, evidence, chosen, here }: Decision, isThin: boolean): string {
+  if (action !== 'change') return '';
+  const before = evidence!.last.planned;
+  const after = chosen.move.settings;
+  const longer = Math.log(after.yieldGrams / after.doseGrams / (before.yieldGrams / before.doseGrams));
+  if (Math.abs(longer) > 0.005 && longer < 0 === isThin) {
+    const byDose = changesBetween(before, after).some(({ variable }) => variable === 'doseGrams');
+    if (byDose) return `: ${isThin ? 'more' : 'less'} coffee for the same water sets that right`;
+    return `: ${isThin ? 'less' : 'more'} water for the same coffee sets that right`;
+  }
+  if (stage === 'window') return ': the time comes first';
+  const isMended = meanBody(chosen.outlook) > meanBody(here) === isThin;
+  return isMended
+    ? `: ${chosen.move.lever === 'grind' ? 'the grind' : 'this'} moves it a little that way too`
+    : ': that comes after';
+}
+
+function meanBody({ body }: Outlook): number {
+  return body.reduce((sum, value) => sum + value, 0) / body.length;
+}

@@ -1,0 +1,112 @@
+import type { Cause } from '../brew/types';
+import { SIGN_LABELS } from '../formats/shotLine';
+import type { Reason } from './answer';
+import { changesBetween } from './changes';
+import type { Decision } from './decide';
+import type { Evidence } from './evidence';
+import type { Pour, Problem } from './problem';
+import { plainNumber, secondsInWords as seconds } from './words';
+
+/** What is odd about the last shot, where that alone decides. */
+export function stageReasons(problem: Problem, decision: Decision, evidence: Evidence): Reason[] {
+  const { last } = evidence;
+  const change = `${plainNumber(last.previousGrind)} → ${plainNumber(last.planned.grind)}`;
+  switch (decision.stage) {
+    case 'limits':
+      return [
+        {
+          code: 'limit',
+          text: 'The last shot stood outside what grinder, basket or machine allow: first back inside.',
+        },
+      ];
+    case 'spoilt':
+      return [{ code: 'channel', text: spoiltText(problem, decision) }];
+    case 'tight':
+      return [
+        {
+          code: 'too-tight',
+          text: 'Spoilt again in spite of care: water breaks through a bed that is too tight. Coarser, whatever the cup says of sourness.',
+        },
+      ];
+    case 'unpurged':
+      return [
+        {
+          code: 'not-purged',
+          text: `Old grounds were still in the grinder after ${change}: this shot is part old grind and proves nothing.`,
+        },
+      ];
+    case 'excused':
+      return [{ code: 'cause', text: `${EXCUSES[last.cause!]} This shot counts for little: the same again.` }];
+    case 'strayed':
+      return [{ code: 'strayed', text: strayedText(last, evidence.strayed!) }];
+    case 'surprise': {
+      const { expectedSeconds, sigmas } = evidence.surprise!;
+      const side = sigmas > 0 ? 'slower' : 'faster';
+      return [
+        {
+          code: 'surprise',
+          text: `${seconds(last.timeSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold. One odd shot is noise until it happens twice.`,
+        },
+        { code: 'suspects', text: `If it repeats, suspect in this order: ${SUSPECTS}.` },
+      ];
+    }
+    case 'no-effect': {
+      const missing = evidence.missingSeconds!;
+      const moved = `${seconds(Math.abs(missing))} ${missing > 0 ? 'slower' : 'faster'}`;
+      return [
+        {
+          code: 'no-effect',
+          text: `${change} should have made the shot about ${moved} on this grinder and hardly did.`,
+        },
+        { code: 'suspects', text: `Suspect in this order: ${SUSPECTS}. Purge well and pull the same again.` },
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
+/** Only right after the two shots that showed it. */
+export function driftReasons({ pours }: Problem, { last }: Evidence): Reason[] {
+  if (!pours.at(-3)?.stale) return [];
+  const before = pours.findLast((pour) => pour.stale && changesBetween(pour.planned, last.planned).length === 0);
+  if (!before) return [];
+  const side = (last.timeSeconds ?? 0) > (before.timeSeconds ?? 0) ? 'slower' : 'faster';
+  return [
+    {
+      code: 'drifted',
+      text: `Twice in a row ${side} than the shots before at these settings: that is drift, not noise. What was poured before counts little now.`,
+    },
+  ];
+}
+
+function spoiltText(problem: Problem, decision: Decision): string {
+  const { evidence } = decision;
+  const { last, spoilt, spoiltInARow } = evidence!;
+  if (spoilt === 'muddled') {
+    const cup =
+      last.taste!.balance! - problem.request.target.balance <= -1
+        ? 'Sour and harsh in one cup points'
+        : 'A harsh cup that is not bitter points';
+    return `${cup} to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.`;
+  }
+  const seen = last.seen.map((sign) => SIGN_LABELS[sign]).join(', ');
+  const again = spoiltInARow > 1 ? ' again' : '';
+  const sight = seen === '' ? '' : `Seen${again}: ${seen}. `;
+  return `${sight}Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
+}
+
+const SUSPECTS = 'too little purge, a channel, a dose off target, a group not yet settled';
+
+function strayedText({ measured, planned }: Pour, variable: 'doseGrams' | 'yieldGrams'): string {
+  const grams = `${plainNumber(measured[variable], 1)} g instead of ${plainNumber(planned[variable], 1)} g`;
+  return variable === 'doseGrams'
+    ? `The dose was ${grams}: that alone moves time and taste. Weigh it again and pull the same.`
+    : `${grams} ran into the cup: that alone moves time and taste. Stop by the scale and pull the same.`;
+}
+
+/** What a barista may say spoilt a shot without a channel and without a change of grind. */
+const EXCUSES: Partial<Record<Cause, string>> = {
+  'dose-off': 'The dose was off target.',
+  'cold-group': 'The group had not settled.',
+};
