@@ -47,14 +47,19 @@ export async function learnPalates(shopId: string, people: readonly string[], tr
   for (const person of new Set(people)) {
     if (person === '') continue;
     const known = await PersonPalate.findOne({ where: { shopId, person }, transaction });
-    const tastings = await Tasting.findAll({
-      attributes: ['balance', 'body', 'overall', 'dryness'],
-      where: { shopId, person, ...(known?.forgetBefore ? { createdAt: { [Op.gt]: known.forgetBefore } } : {}) },
-      order: [['createdAt', 'DESC']],
-      limit: NEWEST_TASTINGS,
-      transaction,
-    });
+    const tastings = await tastingsOf(shopId, person, known?.forgetBefore ?? null, transaction);
     const palate = palateOf(tastings);
     await PersonPalate.upsert({ shopId, person, palate, forgetBefore: known?.forgetBefore ?? null }, { transaction });
   }
+}
+
+/** Newest first; what was tasted of a shot that was entered by mistake does not count. */
+function tastingsOf(shopId: string, person: string, since: Date | null, transaction: Transaction): Promise<Tasting[]> {
+  return Tasting.sequelize!.query(
+    `SELECT t."balance", t."body", t."overall", t."dryness" FROM tastings t
+     JOIN shots x ON x."shopId" = t."shopId" AND x."id" = t."shotId" AND x."discardedAt" IS NULL
+     WHERE t."shopId" = :shopId AND t."person" = :person AND t."createdAt" > coalesce(:since, '-infinity'::timestamptz)
+     ORDER BY t."createdAt" DESC LIMIT ${NEWEST_TASTINGS}`,
+    { replacements: { shopId, person, since }, model: Tasting, mapToModel: true, transaction },
+  );
 }

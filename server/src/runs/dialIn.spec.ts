@@ -1,7 +1,7 @@
 import { Shop } from '../shop/shop.entity';
 import { ShopService } from '../shop/shop.service';
 import { v7 } from 'uuid';
-import { furnish, openTestHouse, shotBody, type TestHouse } from '../testing/testHouse';
+import { cardBody, dtoOf, furnish, openTestHouse, RECIPE, shotBody, type TestHouse } from '../testing/testHouse';
 
 let house: TestHouse;
 beforeAll(async () => {
@@ -9,19 +9,7 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-const put = (path: string, body: object) => house.api.put(`/api/${path}`).send(body);
-const recipe = {
-  grind: 11.5,
-  doseGrams: 18,
-  yieldGrams: 37,
-  temperatureC: 93,
-  timeSeconds: { min: 27, max: 33 },
-  timer: 'pump-on',
-  grinderName: 'Lefty',
-  machineName: 'Twin',
-  basketName: '18 g',
-};
-const keepBody = (cardId = v7()) => ({ cardId, versionId: v7(), name: 'Saltmarsh', purpose: 'black', recipe });
+const put: TestHouse['put'] = (path, body) => house.put(path, body);
 
 describe('shots', () => {
   it('are saved with their taste, all or nothing', async () => {
@@ -79,13 +67,13 @@ describe('keeping a card', () => {
     ]) {
       await put(`shots/${v7()}`, shotBody(ids, { grind, planned: { grind }, timeSeconds, seen: [] })).expect(200);
     }
-    const body = keepBody();
+    const body = cardBody();
     const kept = await put(`runs/${ids.runId}/card`, body).expect(200);
     await put(`runs/${ids.runId}/card`, body).expect(200);
     expect(kept.body).toMatchObject({
       name: 'Saltmarsh',
       coffeeName: 'Saltmarsh keep',
-      latest: { version: 1, recipe },
+      latest: { version: 1, recipe: RECIPE },
     });
     expect(kept.body.versions).toHaveLength(1);
     const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
@@ -95,25 +83,25 @@ describe('keeping a card', () => {
     expect(sheet.grinder.learnedSlope.shots).toBe(3);
     expect(sheet.grinder.learnedSlope.mean).toBeGreaterThan(0.07);
     expect(sheet.grinder.learnedSlope.mean).toBeLessThan(0.18);
-    await put(`runs/${ids.runId}/card`, keepBody(body.cardId)).expect(409);
+    await put(`runs/${ids.runId}/card`, cardBody({ cardId: body.cardId })).expect(409);
     await put(`shots/${v7()}`, shotBody(ids)).expect(409);
   });
 
   it('adds a version to a card of the same coffee and refuses one of another', async () => {
     const ids = await furnish(house, ' versions');
-    const body = keepBody();
+    const body = cardBody();
     await put(`runs/${ids.runId}/card`, body).expect(200);
     const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`);
     const { stationId, grinderId, machineId, basketId, coffeeId, methodId, target } = sheet.run;
     const again = v7();
     const run = { stationId, grinderId, machineId, basketId, coffeeId, methodId, target, status: 'open' };
     await put(`runs/${again}`, { ...run, startedAt: '2026-03-02T06:41:00Z' }).expect(200);
-    const second = { ...keepBody(body.cardId), recipe: { ...recipe, grind: 11 } };
+    const second = { ...cardBody({ cardId: body.cardId }), recipe: { ...RECIPE, grind: 11 } };
     const { body: card } = await put(`runs/${again}/card`, second).expect(200);
     expect(card.versions.map((v: { version: number }) => v.version)).toEqual([2, 1]);
     expect(card.latest.recipe.grind).toBe(11);
     const stranger = await furnish(house, ' stranger');
-    const refused = await put(`runs/${stranger.runId}/card`, keepBody(body.cardId)).expect(422);
+    const refused = await put(`runs/${stranger.runId}/card`, cardBody({ cardId: body.cardId })).expect(422);
     expect(refused.body.errors[0].path).toBe('cardId');
   });
 });
@@ -130,7 +118,7 @@ describe('what a dial-in taught', () => {
     const last = shotBody(ids, { grind: 11, planned: { grind: 11 }, timeSeconds: 42, seen: [] });
     await put(`shots/${v7()}`, shotBody(ids, { timeSeconds: 22, seen: [] })).expect(200);
     await put(`shots/${lastId}`, last).expect(200);
-    await put(`runs/${ids.runId}/card`, keepBody()).expect(200);
+    await put(`runs/${ids.runId}/card`, cardBody()).expect(200);
     const before = await slopeOfGrinder(ids.runId);
     // It had been 26 s: the grinder answers far less than the slip said.
     await put(`shots/${lastId}`, { ...last, timeSeconds: 26, revision: 1 }).expect(200);
@@ -152,7 +140,7 @@ describe('what a dial-in taught', () => {
       const { id, ...note } = tasting;
       await put(`tastings/${id}`, { ...note, shotId, person }).expect(200);
     }
-    await put(`runs/${ids.runId}`, { ...(await dtoOf(`runs/${ids.runId}`)), status: 'given-up' }).expect(200);
+    await put(`runs/${ids.runId}`, { ...dtoOf(await house.get(`runs/${ids.runId}`)), status: 'given-up' }).expect(200);
     const { body: sheet } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
     expect(sheet.run.lesson).toMatchObject({ slope: null, tastedShots: 8, timedShots: 8 });
     expect(sheet.coffee.learnedTaste).toMatchObject({ ratio: 2, middleSeconds: 30, shots: 8 });
@@ -180,7 +168,7 @@ describe('what a dial-in taught', () => {
     };
     expect((await ask().expect(200)).body).toEqual({ grind: null, sd: null, from: [] });
     await put(`shots/${v7()}`, shotBody(ids, { seen: [] })).expect(200);
-    await put(`runs/${ids.runId}/card`, keepBody()).expect(200);
+    await put(`runs/${ids.runId}/card`, cardBody()).expect(200);
     const other = v7();
     await put(`coffees/${other}`, { name: 'Amber Roof starts', roast: 'medium' }).expect(200);
     const { body } = await ask({ coffeeId: other }).expect(200);
@@ -194,7 +182,7 @@ describe('what a dial-in taught', () => {
 
   it('cannot be written from outside', async () => {
     const ids = await furnish(house, ' outside');
-    const run = await dtoOf(`runs/${ids.runId}`);
+    const run = dtoOf(await house.get(`runs/${ids.runId}`));
     await put(`runs/${ids.runId}`, { ...run, goal: 'sweet', lesson: { timedShots: 99 } }).expect(400);
   });
 
@@ -207,19 +195,13 @@ describe('what a dial-in taught', () => {
     const refused = await put(`shots/${v7()}`, shotBody(ids, { cause: 'bad luck' })).expect(400);
     expect(refused.body.errors[0].path).toBe('cause');
   });
-
-  async function dtoOf(path: string): Promise<object> {
-    const { body } = await house.api.get(`/api/${path}`);
-    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, lesson: _l, ...dto } = body;
-    return dto;
-  }
 });
 
 describe('the board', () => {
   it('says how each station stands and what was used today', async () => {
     const ids = await furnish(house, ' board');
     const now = Date.now();
-    await put(`runs/${ids.runId}`, { ...(await runDto(ids.runId)), status: 'given-up' }).expect(200);
+    await put(`runs/${ids.runId}`, { ...dtoOf(await house.get(`runs/${ids.runId}`)), status: 'given-up' }).expect(200);
     for (const [minutesAgo, timeSeconds] of [
       [3, 24],
       [2, 25],
@@ -235,12 +217,6 @@ describe('the board', () => {
     expect(body.shotsToday).toBeGreaterThanOrEqual(3);
     expect(body.gramsToday).toBeGreaterThanOrEqual(54);
   });
-
-  async function runDto(id: string): Promise<object> {
-    const { body } = await house.api.get(`/api/runs/${id}`);
-    const { id: _id, shopId: _shop, createdAt: _c, updatedAt: _u, lesson: _l, ...dto } = body;
-    return dto;
-  }
 });
 
 describe('another shop', () => {

@@ -13,6 +13,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { Coffee } from '../coffees/coffee.entity';
+import { Problem } from '../common/problem';
 import { Store } from '../common/store';
 import { FoundDose } from '../doses/foundDose.entity';
 import { Grinder } from '../grinders/grinder.entity';
@@ -132,13 +133,23 @@ export class RunsService extends Store<Run, RunDto> {
     return ['lesson'];
   }
 
-  protected override check(shopId: string, dto: RunDto, _row: unknown, transaction: Transaction): Promise<void> {
+  protected override check(shopId: string, dto: RunDto, row: Run | null, transaction: Transaction): Promise<void> {
+    checkStatus(dto, row);
     return checkMethod(shopId, dto.methodId, transaction);
   }
 
   protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
     if (row.status === 'open' && dto.status === 'given-up') await this.learn(row.shopId, row.id, transaction);
   }
+}
+
+/** A dial-in is done once its recipe is on a card, and stays so; `CardsService` does both at once. */
+function checkStatus({ status }: RunDto, row: Run | null): void {
+  const before = row?.status ?? 'open';
+  if (status === before || (status !== 'kept' && before !== 'kept')) return;
+  const message =
+    status === 'kept' ? 'is set by writing the card: keep the recipe instead' : 'is kept on a card: open a new dial-in';
+  throw new Problem('invalid', 'A dial-in is done when its card is written.', [{ path: 'status', message }]);
 }
 
 /** The bag in use when the run began: the newest one roasted by then. */

@@ -1,7 +1,7 @@
 import { METHODS } from '@olvet/core';
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import { furnish, GRINDER, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
+import { dtoOf, furnish, GRINDER, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
 
 let house: TestHouse;
 let ids: Furnished;
@@ -11,13 +11,8 @@ beforeAll(async () => {
 });
 afterAll(() => house.close());
 
-const put = (path: string, body: object) => house.api.put(`/api/${path}`).send(body);
-const get = async <T>(path: string): Promise<T> => (await house.api.get(`/api/${path}`).expect(200)).body as T;
-/** A row as its own DTO again, as a client sends it back. */
-const dtoOf = (row: object): object => {
-  const added = ['id', 'shopId', 'createdAt', 'updatedAt', 'learnedSlope', 'lesson'];
-  return Object.fromEntries(Object.entries(row).filter(([key]) => !added.includes(key)));
-};
+const put: TestHouse['put'] = (path, body) => house.put(path, body);
+const get: TestHouse['get'] = (path) => house.get(path);
 const daysAgo = (days: number): string => dayjs().subtract(days, 'day').format('YYYY-MM-DD');
 
 describe('the shelf', () => {

@@ -2,7 +2,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { randomUUID } from 'node:crypto';
 import { Client } from 'pg';
 import { Sequelize } from 'sequelize-typescript';
-import request from 'supertest';
+import request, { type Test } from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
 import { v7 } from 'uuid';
 import { createApp } from '../app';
@@ -13,7 +13,19 @@ export interface TestHouse {
   app: NestExpressApplication;
   sequelize: Sequelize;
   api: TestAgent;
+  /** A write of one thing by its path under /api, to be awaited or expected of. */
+  put(path: string, body: object): Test;
+  /** What stands there. */
+  get<T extends object = object>(path: string, query?: object): Promise<T>;
   close(): Promise<void>;
+}
+
+/** What the server adds to a row; a client does not send it back. */
+const ADDED = ['id', 'shopId', 'createdAt', 'updatedAt', 'learnedSlope', 'learnedTaste', 'lesson'];
+
+/** A row as its own DTO again. */
+export function dtoOf(row: object): object {
+  return Object.fromEntries(Object.entries(row).filter(([key]) => !ADDED.includes(key)));
 }
 
 export async function openTestHouse(): Promise<TestHouse> {
@@ -34,10 +46,14 @@ export async function openTestHouse(): Promise<TestHouse> {
   const sequelize = app.get(Sequelize);
   await migrate(sequelize);
   await app.init();
+  const api = request.agent(app.getHttpServer());
   return {
     app,
     sequelize,
-    api: request.agent(app.getHttpServer()),
+    api,
+    put: (path, body) => api.put(`/api/${path}`).send(body),
+    get: async <T extends object = object>(path: string, query: object = {}) =>
+      (await api.get(`/api/${path}`).query(query).expect(200)).body as T,
     async close() {
       await app.close();
       await administer(address, `DROP DATABASE ${name} WITH (FORCE)`);
@@ -74,6 +90,23 @@ export const TARGET = {
   balance: 0,
   body: 0,
 };
+
+/** A kept recipe as the page sends it when a dial-in ends. */
+export const RECIPE = {
+  grind: 11.5,
+  doseGrams: 18,
+  yieldGrams: 37,
+  temperatureC: 93,
+  timeSeconds: { min: 27, max: 33 },
+  timer: 'pump-on',
+  grinderName: 'Lefty',
+  machineName: 'Twin',
+  basketName: '18 g',
+};
+
+export function cardBody(change: object = {}) {
+  return { cardId: v7(), versionId: v7(), name: 'Saltmarsh', purpose: 'black', recipe: RECIPE, ...change };
+}
 
 /** Ids of a station with an open dial-in, made through the API as the page does it. */
 export interface Furnished {
