@@ -15,7 +15,7 @@ export interface Migration {
 }
 
 /** In order. A new migration is one new file and a line here. */
-const MIGRATIONS: Record<string, Migration> = {
+export const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-lessons': lessons,
   '0003-preparation': preparation,

@@ -21,7 +21,10 @@ export interface TestHouse {
 }
 
 /** What the server adds to a row; a client does not send it back. */
-const ADDED = ['id', 'shopId', 'createdAt', 'updatedAt', 'learnedSlope', 'learnedTaste', 'lesson'];
+const ADDED = [
+  ...['id', 'shopId', 'createdAt', 'updatedAt'],
+  ...['learnedSlope', 'learnedTaste', 'lesson', 'temperatureOffset', 'firstDrip'],
+];
 
 /** A row as its own DTO again. */
 export function dtoOf(row: object): object {

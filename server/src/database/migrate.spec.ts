@@ -1,0 +1,76 @@
+import { randomUUID } from 'node:crypto';
+import { Client } from 'pg';
+import { Sequelize } from 'sequelize-typescript';
+import * as confirmShots from '../../migrations/0004-confirm-shots';
+import { migrate, MIGRATIONS, type MigrationContext } from './migrate';
+
+const address = process.env.TEST_DATABASE_URL!;
+const name = `jest_${randomUUID().replaceAll('-', '')}`;
+let sequelize: Sequelize;
+
+const administer = async (sql: string): Promise<void> => {
+  const client = new Client({ connectionString: address });
+  await client.connect();
+  await client.query(sql);
+  await client.end();
+};
+const rows = async <T>(sql: string): Promise<T[]> => (await sequelize.query(sql))[0] as T[];
+const context: MigrationContext = { run: async (sql) => void (await sequelize.query(sql)) };
+
+beforeAll(async () => {
+  await administer(`CREATE DATABASE ${name}`);
+  const url = new URL(address);
+  url.pathname = `/${name}`;
+  sequelize = new Sequelize(url.href, { logging: false });
+});
+afterAll(async () => {
+  await sequelize.close();
+  await administer(`DROP DATABASE ${name} WITH (FORCE)`);
+});
+
+/** Columns, constraints and indexes of everything but the list of migrations itself. */
+async function schema(): Promise<object[]> {
+  return rows(`
+    SELECT "table_name" AS t, "column_name" AS c, "data_type" || ' ' || "is_nullable" || coalesce("column_default", '') AS d
+    FROM information_schema.columns WHERE "table_schema" = 'public' AND "table_name" <> 'migrations'
+    UNION ALL SELECT tablename, indexname, indexdef FROM pg_indexes WHERE schemaname = 'public' AND tablename <> 'migrations'
+    UNION ALL SELECT conrelid::regclass::text, conname, pg_get_constraintdef(oid) FROM pg_constraint
+      WHERE connamespace = 'public'::regnamespace AND conrelid::regclass::text <> 'migrations'
+    ORDER BY 1, 2, 3`);
+}
+
+describe('migrations', () => {
+  it('bring an empty database up to date once, whoever starts at the same time', async () => {
+    const ran = await Promise.all([migrate(sequelize), migrate(sequelize), migrate(sequelize)]);
+    expect(ran.filter((names) => names.length > 0)).toEqual([Object.keys(MIGRATIONS)]);
+    expect(await migrate(sequelize)).toEqual([]);
+  });
+
+  it('can be taken back one by one and done again, to the same schema', async () => {
+    const before = await schema();
+    expect(before.length).toBeGreaterThan(100);
+    const all = Object.values(MIGRATIONS);
+    for (const migration of [...all].reverse()) await migration.down(context);
+    expect(await schema()).toEqual([]);
+    for (const migration of all) await migration.up(context);
+    expect(await schema()).toEqual(before);
+  });
+
+  it('say of methods kept before that nothing must confirm, and leave the others alone', async () => {
+    const shopId = randomUUID();
+    await sequelize.query(`INSERT INTO shops ("id", "name") VALUES ('${shopId}', 'Old')`);
+    const keep = (method: object) =>
+      sequelize.query(
+        `INSERT INTO methods ("shopId", "id", "name", "basedOn", "method") VALUES
+         ('${shopId}', '${randomUUID()}', '${JSON.stringify(method)}', 'one-lever', '${JSON.stringify(method)}')`,
+      );
+    await keep({ id: 'old' });
+    await keep({ id: 'new', confirmShots: 2 });
+    await confirmShots.up(context);
+    const kept = await rows<{ method: object }>(`SELECT "method" FROM methods ORDER BY "name" DESC`);
+    expect(kept.map(({ method }) => method)).toEqual([
+      { id: 'old', confirmShots: 0 },
+      { id: 'new', confirmShots: 2 },
+    ]);
+  });
+});
