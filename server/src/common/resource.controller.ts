@@ -12,12 +12,14 @@ export interface ResourceNames<D, V> {
   many: string;
   dto: Type<D>;
   view: Type<V>;
+  /** What a list shows of each row, where that is more than the row. */
+  listed?: Type<V>;
 }
 
 /** List, get and put of one kind of row: the routes every such resource shares. */
 export function resourceController<D extends Written, V>(names: ResourceNames<D, V>) {
-  const { one, many, dto, view } = names;
-  const pageView = pageOf(view, `${one}Page`);
+  const { one, many, dto, view, listed = view } = names;
+  const pageView = pageOf(listed, `${one}Page`);
 
   abstract class ResourceController {
     constructor(readonly store: Store<Owned, D>) {}
@@ -28,7 +30,7 @@ export function resourceController<D extends Written, V>(names: ResourceNames<D,
     list(
       @CurrentShop() shopId: string,
       @Query(validated(ListQuery, { query: true })) query: ListQuery,
-    ): Promise<Page<Owned>> {
+    ): Promise<Page<object>> {
       return this.store.list(shopId, query);
     }
 

@@ -30,7 +30,11 @@ export abstract class Store<M extends Owned, D extends Written> {
     private readonly options: StoreOptions,
   ) {}
 
-  async list(shopId: string, query: ListQuery): Promise<Page<M>> {
+  async list(shopId: string, query: ListQuery): Promise<Page<object>> {
+    return this.rows(shopId, query);
+  }
+
+  protected async rows(shopId: string, query: ListQuery): Promise<Page<M>> {
     const page = query.page ?? 1;
     const pageSize = query.pageSize ?? PAGE_SIZE;
     const filters = (this.options.filters ?? []).flatMap((name) => (query[name] ? [[name, query[name]]] : []));

@@ -67,6 +67,13 @@ export class RunView extends IntersectionType(RunDto, RowView) {
   @ApiProperty({ type: LessonView, nullable: true }) lesson!: LessonView | null;
 }
 
+/** A dial-in in a list, with the names of what it refers to. */
+export class ListedRunView extends RunView {
+  @ApiProperty() coffeeName!: string;
+  @ApiProperty() stationName!: string;
+  @ApiProperty() methodName!: string;
+}
+
 /** Everything the run sheet shows, in one answer. */
 export class SheetView {
   @ApiProperty({ type: RunView }) run!: RunView;

@@ -2,10 +2,10 @@ import { Controller, Get, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { resourceController } from '../common/resource.controller';
 import { CurrentShop } from '../shop/shop.guard';
-import { RunDto, RunView, SheetView } from './run.dto';
+import { ListedRunView, RunDto, RunView, SheetView } from './run.dto';
 import { RunsService } from './runs.service';
 
-const Base = resourceController({ one: 'Run', many: 'Runs', dto: RunDto, view: RunView });
+const Base = resourceController({ one: 'Run', many: 'Runs', dto: RunDto, view: RunView, listed: ListedRunView });
 
 @Controller('runs')
 export class RunsController extends Base {

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import {
   buildAdviceRequest,
+  findMethod,
   fitTimedDose,
   lessonOf,
   parseAdviceRequest,
@@ -9,17 +10,19 @@ import {
 } from '@olvet/core';
 import dayjs from 'dayjs';
 import { Op, type Transaction } from 'sequelize';
-import { Sequelize } from 'sequelize-typescript';
+import { Sequelize, type Model, type ModelCtor } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Problem } from '../common/problem';
+import type { ListQuery, Page } from '../common/rows';
 import { Store } from '../common/store';
 import { FoundDose } from '../doses/foundDose.entity';
 import { Grinder } from '../grinders/grinder.entity';
 import { keepLesson, learnPalates } from '../lessons/lessons';
 import type { PalateView } from '../lessons/palate.dto';
 import { PalatesService } from '../lessons/palates.service';
+import { OwnMethod } from '../methods/ownMethod.entity';
 import { checkMethod, ownMethod } from '../methods/ownMethods.service';
 import { Machine } from '../machines/machine.entity';
 import { Shot } from '../shots/shot.entity';
@@ -57,6 +60,34 @@ export class RunsService extends Store<Run, RunDto> {
       order: [['startedAt', 'DESC']],
       filters: ['stationId', 'coffeeId'],
     });
+  }
+
+  /** With names, so that a page needs no second look into longer lists. */
+  override async list(shopId: string, query: ListQuery): Promise<Page<object>> {
+    const page = await this.rows(shopId, query);
+    const named = (model: typeof Coffee | typeof Station | typeof OwnMethod, ids: string[]) =>
+      namesOf(shopId, model as ModelCtor<Named>, ids);
+    const [coffees, stations, methods] = await Promise.all([
+      named(
+        Coffee,
+        page.items.map((run) => run.coffeeId),
+      ),
+      named(
+        Station,
+        page.items.map((run) => run.stationId),
+      ),
+      named(
+        OwnMethod,
+        page.items.map((run) => run.methodId).filter((id) => !findMethod(id)),
+      ),
+    ]);
+    const items = page.items.map((run) => ({
+      ...(run.toJSON() as object),
+      coffeeName: coffees.get(run.coffeeId) ?? '',
+      stationName: stations.get(run.stationId) ?? '',
+      methodName: findMethod(run.methodId)?.name ?? methods.get(run.methodId) ?? '',
+    }));
+    return { ...page, items };
   }
 
   async sheet(shopId: string, id: string): Promise<Sheet> {
@@ -141,6 +172,17 @@ export class RunsService extends Store<Run, RunDto> {
   protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
     if (row.status === 'open' && dto.status === 'given-up') await this.learn(row.shopId, row.id, transaction);
   }
+}
+
+type Named = Model & { id: string; name: string };
+
+async function namesOf(shopId: string, model: ModelCtor<Named>, ids: string[]): Promise<Map<string, string>> {
+  if (ids.length === 0) return new Map();
+  const rows = await model.findAll({
+    attributes: ['id', 'name'],
+    where: { shopId, id: { [Op.in]: [...new Set(ids)] } },
+  });
+  return new Map(rows.map(({ id, name }) => [id, name]));
 }
 
 /** A dial-in is done once its recipe is on a card, and stays so; `CardsService` does both at once. */

@@ -1,3 +1,4 @@
+import { METHODS } from '@olvet/core';
 import { v7 } from 'uuid';
 import {
   cardBody,
@@ -132,6 +133,21 @@ describe('the list of dial-ins', () => {
     expect(await days({ pageSize: 3, page: 2 })).toEqual(['03-01']);
     expect(await days({ coffeeId: v7() })).toEqual([]);
     expect((await page({ pageSize: 1, coffeeId: ids.coffeeId })).total).toBe(4);
+  });
+
+  it('names what each refers to, the shop’s own methods too', async () => {
+    const ids = await furnish(house, ' names');
+    const method = { ...METHODS[0]!, name: 'Harbour way' };
+    const methodId = v7();
+    await house.put(`methods/${methodId}`, { basedOn: 'one-lever', method }).expect(200);
+    const begun = { ...dtoOf(await runOf(ids.runId)), methodId, startedAt: new Date().toISOString() };
+    await house.put(`runs/${v7()}`, { ...begun, revision: undefined }).expect(200);
+    const { items } = await house.get<{ items: object[] }>('runs', { stationId: ids.stationId });
+    const names = { coffeeName: 'Saltmarsh names', stationName: 'Left bar names' };
+    expect(items).toMatchObject([
+      { ...names, methodName: 'Harbour way' },
+      { ...names, methodName: 'Balance walk' },
+    ]);
   });
 
   it.each(['page=0', 'page=x', 'pageSize=100000', 'stationId=left'])('refuses %s by name', async (query) => {

@@ -1489,8 +1489,39 @@ export type SheetView = {
   /** Oldest first; discarded ones left out */
   shots: SheetShotView[];
 };
+export type ListedRunView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  grinderId: string;
+  machineId: string;
+  basketId: string;
+  coffeeId: string;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
+  target: TargetDto;
+  stationId: string;
+  /** The flavour aimed at, in words */
+  goal?: string | null;
+  startGrind?: number | null;
+  /** What a pinch between fingers said */
+  handCheck?: HandCheck | null;
+  /** Shots this dial-in may take */
+  budgetShots?: number | null;
+  /** Coffee this dial-in may take, purges included, g */
+  budgetGrams?: number | null;
+  status: RunStatus;
+  startedAt: string;
+  endedAt?: string | null;
+  id: string;
+  createdAt: string;
+  updatedAt: string;
+  lesson: LessonView | null;
+  coffeeName: string;
+  stationName: string;
+  methodName: string;
+};
 export type RunPage = {
-  items: RunView[];
+  items: ListedRunView[];
   total: number;
   page: number;
   pageSize: number;

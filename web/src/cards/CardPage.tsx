@@ -1,9 +1,10 @@
 import { brewRatio, plainNumber } from '@olvet/core';
 import { Button, Skeleton } from 'antd';
 import { Link, useParams } from 'react-router';
-import { useGetCardQuery, useGetShopQuery } from '../app/api';
+import { useGetCardQuery } from '../app/api';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { useTemperatureUnit } from '../parts/temperature';
 import styles from './CardPage.module.css';
 import { versionChanges } from './versionChanges';
 
@@ -11,7 +12,7 @@ import { versionChanges } from './versionChanges';
 export function CardPage() {
   const { cardId } = useParams<'cardId'>();
   const { data: card, error } = useGetCardQuery({ id: cardId! });
-  const { data: shop } = useGetShopQuery();
+  const unit = useTemperatureUnit();
   if (error) {
     return (
       <div className={styles.page}>
@@ -22,7 +23,6 @@ export function CardPage() {
   }
   if (!card) return <Skeleton active className={styles.page} />;
   const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
-  const unit = shop?.temperatureUnit ?? 'C';
   const figures: [string, string, string][] = [
     ['in', plainNumber(recipe.doseGrams, 1), 'g'],
     ['out', plainNumber(recipe.yieldGrams, 1), 'g'],
@@ -76,7 +76,7 @@ export function CardPage() {
             <li key={each.id}>
               <span className="numeral">{each.version}</span>
               <span>{day(each.createdAt)}</span>
-              <span>{versionChanges(each, card.versions[i + 1]).join(', ')}</span>
+              <span>{versionChanges(each, card.versions[i + 1], unit).join(', ')}</span>
               <span className="quiet">
                 {each.setBy}
                 {each.note && ` · ${each.note}`}

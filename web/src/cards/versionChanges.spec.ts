@@ -17,17 +17,22 @@ const version = (change: Partial<RecipeDto> = {}, tastesLike = 'plum'): CardVers
 
 describe('what changed between versions', () => {
   it('names each figure with its old and new value', () => {
-    const changes = versionChanges(version({ grind: 11.5, temperatureC: null }), version());
+    const changes = versionChanges(version({ grind: 11.5, temperatureC: null }), version(), 'C');
     expect(changes).toEqual(['grind 12 → 11.5', 'temperature °C 93 → none']);
+  });
+
+  it('names a temperature in the shop’s unit', () => {
+    const changes = versionChanges(version({ temperatureC: 94 }), version(), 'F');
+    expect(changes).toEqual(['temperature °F 199 → 201']);
   });
 
   it('names window and words', () => {
     const now = version({ timeSeconds: { min: 25, max: 32 } }, 'cocoa');
-    expect(versionChanges(now, version())).toEqual(['window 27–33 → 25–32 s', 'words for its taste']);
+    expect(versionChanges(now, version(), 'C')).toEqual(['window 27–33 → 25–32 s', 'words for its taste']);
   });
 
   it('says first, and says when nothing changed', () => {
-    expect(versionChanges(version(), undefined)).toEqual(['first version']);
-    expect(versionChanges(version(), version())).toEqual(['confirmed as it was']);
+    expect(versionChanges(version(), undefined, 'C')).toEqual(['first version']);
+    expect(versionChanges(version(), version(), 'C')).toEqual(['confirmed as it was']);
   });
 });

@@ -1,6 +1,7 @@
 import { plainNumber } from '@olvet/core';
 import { Link } from 'react-router';
 import type { SheetView } from '../app/api';
+import { shownDifference, useTemperatureUnit } from '../parts/temperature';
 import styles from './StartHint.module.css';
 
 const FELT = {
@@ -12,6 +13,7 @@ const FELT = {
 /** Before the first shot: what was measured and counts, and what could still be. */
 export function BeforeFirst({ sheet }: { sheet: SheetView }) {
   const { run, grinder, foundDose, timedDose, hasScale, machine } = sheet;
+  const unit = useTemperatureUnit();
   const said = [
     run.handCheck ? `Between the fingers ${FELT[run.handCheck]}.` : null,
     foundDose
@@ -19,7 +21,7 @@ export function BeforeFirst({ sheet }: { sheet: SheetView }) {
       : null,
     hasScale ? null : 'Nothing is weighed here: forecasts are wider.',
     machine.temperatureOffset && Math.abs(machine.temperatureOffset.mean) >= 0.5
-      ? `Its water is ${plainNumber(Math.abs(machine.temperatureOffset.mean), 1)} °C ${machine.temperatureOffset.mean < 0 ? 'cooler' : 'hotter'} than shown; that is allowed for.`
+      ? `Its water is ${plainNumber(shownDifference(Math.abs(machine.temperatureOffset.mean), unit), 1)} °${unit} ${machine.temperatureOffset.mean < 0 ? 'cooler' : 'hotter'} than shown; that is allowed for.`
       : null,
   ].filter(Boolean);
   const offers = [

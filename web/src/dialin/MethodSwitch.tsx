@@ -9,7 +9,10 @@ export function MethodSwitch({ sheet }: { sheet: SheetView }) {
   const { run } = sheet;
   const methods = useMethods();
   const [putRun, { isLoading, error }] = usePutRunMutation();
-  if (run.status !== 'open') return <span>{methods.find(run.methodId)?.name}</span>;
+  const now = methods.find(run.methodId);
+  if (run.status !== 'open') return <span>{now?.name}</span>;
+  // One that was retired meanwhile still has its name here.
+  const offered = now && methods.all.every(({ id }) => id !== now.id) ? [...methods.all, now] : methods.all;
   const change = (methodId: RunDto['methodId']): void => {
     const { windowSeconds, timer } = methods.find(methodId)!;
     const target = { ...run.target, timeSeconds: windowSeconds, timer };
@@ -24,7 +27,7 @@ export function MethodSwitch({ sheet }: { sheet: SheetView }) {
         popupMatchSelectWidth={false}
         value={run.methodId}
         loading={isLoading}
-        options={methods.all.map(({ id, name }) => ({ value: id, label: name }))}
+        options={offered.map(({ id, name }) => ({ value: id, label: name }))}
         onChange={change}
       />
       <ProblemAlert error={error} />

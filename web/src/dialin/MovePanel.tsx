@@ -1,6 +1,7 @@
 import { moveLine, oddsInWords, plainNumber, type Advice, type Settings } from '@olvet/core';
 import { Button, Skeleton } from 'antd';
 import type { ReactNode } from 'react';
+import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './MovePanel.module.css';
 
 export interface MovePanelProps {
@@ -25,9 +26,11 @@ const LONG_LINE = 62;
 /** The move line, to be read from a metre away; below it why, beside it what else could be done. */
 export function MovePanel(props: MovePanelProps) {
   const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice, onWhy } = props;
+  const unit = useTemperatureUnit();
   if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
   if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
-  const line = moveLine(advice, finer);
+  const { lead, rest } = moveLine(advice, finer);
+  const line = { lead: inUnit(lead, unit), rest: inUnit(rest, unit) };
   const isLong = line.lead.length + line.rest.length > LONG_LINE;
   // What was drunk today, and what that means, stands beside the taste pad.
   const cautions = advice.cautions.filter(({ code }) => code !== 'caffeine');
@@ -54,7 +57,7 @@ export function MovePanel(props: MovePanelProps) {
       <div className={styles.reasons}>
         <div>
           <p className={styles.why}>
-            {advice.why.map(({ text }) => text).join(' ')}{' '}
+            {inUnit(advice.why.map(({ text }) => text).join(' '), unit)}{' '}
             <button type="button" className={styles.numbers} onClick={onWhy}>
               Why, in numbers
             </button>
@@ -67,7 +70,7 @@ export function MovePanel(props: MovePanelProps) {
               {advice.alternatives.map(({ text, settings, expect }) => (
                 <li key={text}>
                   <button type="button" onClick={() => onAlternative(settings)}>
-                    {text.replace(/; [^;]*$/, '')}
+                    {inUnit(text.replace(/; [^;]*$/, ''), unit)}
                     <span className={styles.odds}>
                       as wanted {oddsInWords(expect.asWanted)}, {plainNumber(expect.timeSeconds.p10, 0)}–
                       {plainNumber(expect.timeSeconds.p90, 0)} s

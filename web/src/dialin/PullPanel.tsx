@@ -2,7 +2,8 @@ import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type Sign } from '@olve
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import type { SheetView } from '../app/api';
-import { TIMER_WORDS } from '../parts/format';
+import { temperatureNumber, TIMER_WORDS } from '../parts/format';
+import { useTemperatureUnit } from '../parts/temperature';
 import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
@@ -23,6 +24,7 @@ export interface PullPanelProps {
 /** While pulling: what to set, the timer, and the numbers with large steps. */
 export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: PullPanelProps) {
   const { target } = sheet.run;
+  const unit = useTemperatureUnit();
   const [doseGrams, setDose] = useState<number | null>(aim.doseGrams);
   const [yieldGrams, setYield] = useState<number | null>(aim.yieldGrams);
   const [grindSeconds, setGrindSeconds] = useState<number | null>(timedSeconds(sheet, aim));
@@ -50,7 +52,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
     void onShot(line);
   };
   useShortcuts({ ' ': timer.toggle, Enter: save, Escape: onBack });
-  const heat = aim.temperatureC === null ? '' : ` · ${plainNumber(aim.temperatureC)} °C`;
+  const heat = aim.temperatureC === null ? '' : ` · ${temperatureNumber(aim.temperatureC, unit)} °${unit}`;
   return (
     <div className={styles.panel}>
       <div className={styles.clock}>

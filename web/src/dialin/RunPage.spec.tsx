@@ -156,6 +156,45 @@ describe('the run page', () => {
     expect(within(drawer).getByLabelText('Time, s')).toHaveValue('900');
   });
 
+  it('corrects a temperature in the shop’s unit, and leaves an untouched one exactly as it was', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
+    const written = open(sheetView(steady(1)), { '/api/shop': shop });
+    const correct = async (change: () => void): Promise<Record<string, unknown>> => {
+      const before = written.length;
+      change();
+      fireEvent.click(screen.getByRole('button', { name: 'Save correction' }));
+      await waitFor(() => expect(written.length).toBeGreaterThan(before));
+      return written.at(-1)!.body;
+    };
+    const field = async (label: string) => within(await screen.findByRole('dialog')).getByLabelText(label);
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
+    const time = await field('Time, s');
+    expect(await field('Temperature, °F')).toHaveValue('199.4');
+    const body = await correct(() => fireEvent.change(time, { target: { value: '31' } }));
+    expect(body).toMatchObject({ timeSeconds: 31, temperatureC: 93 });
+  });
+
+  it('takes a shot out only after asking, and keeps its record', async () => {
+    const written = open(sheetView(steady(2)));
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Take it out' }));
+    expect(written).toEqual([]);
+    await screen.findAllByText('Take this shot out?');
+    const sure = screen.getAllByRole('button', { name: 'Take it out' }).at(-1)!;
+    await act(async () => fireEvent.click(sure));
+    const { path, body } = await lastOf(written);
+    expect(path).toBe('/api/shots/s1');
+    expect(body).toMatchObject({ timeSeconds: 30, revision: 1, discardedAt: expect.stringMatching(/^20/) });
+  });
+
+  it('shows what a shot said before it was corrected', async () => {
+    const before = shotView('s0', { timeSeconds: 12, seen: [{ sign: 'spurts', clock: 4 }], grind: 13 });
+    const history = [{ revision: 1, editedAt: '2026-03-01T06:50:00.000Z', before }];
+    open(sheetView(steady(1, { revision: 2 })), { '/api/shots/s0/history': history });
+    fireEvent.click(await screen.findByRole('button', { name: /Shot 1.*corrected/ }));
+    expect(await screen.findByText(/18 > 36 in 12 spurts@4 at grind 13/)).toBeInTheDocument();
+  });
+
   it('keeps the recipe as the next version of the coffee’s card', async () => {
     const card = {
       id: 'card',

@@ -1,8 +1,8 @@
 import { combineTastings, type Cause, type Expectation, type Review, type Settings } from '@olvet/core';
 import { useEffect, useRef } from 'react';
 import type { SheetShotView, SheetView } from '../app/api';
-import { useGetShopQuery } from '../app/api';
 import { orDash, temperatureNumber } from '../parts/format';
+import { useTemperatureUnit } from '../parts/temperature';
 import { SeenCell } from './SeenCell';
 import { SurpriseMark } from './SurpriseMark';
 import { changeDirection, nudge, plannedOf, type Variable } from './settings';
@@ -38,8 +38,7 @@ interface Row {
 /** The score of a dial-in: one row per variable, one column per shot, what changed stands out. */
 export function RunSheet(props: RunSheetProps) {
   const { sheet, ghost, edited, expect, onGhost, onShot, review, onCause } = props;
-  const { data: shop } = useGetShopQuery();
-  const unit = shop?.temperatureUnit ?? 'C';
+  const unit = useTemperatureUnit();
   const { shots, run } = sheet;
   const rows: Row[] = [
     { variable: 'grind', name: 'grind', measured: (shot) => shot.grind, show: (v) => orDash(v, 2) },

@@ -1,7 +1,6 @@
-import { findMethod } from '@olvet/core';
 import { Button, Pagination, Skeleton } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useListCoffeesQuery, useListRunsQuery, useListStationsQuery, type RunView } from '../app/api';
+import { useListRunsQuery, type RunView } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import { dayAndTime } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -15,11 +14,9 @@ export function RunsPage() {
   const [search, setSearch] = useSearchParams();
   const page = Math.max(1, Number(search.get('page')) || 1);
   const { data: runs, error } = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
-  const { data: coffees } = useListCoffeesQuery({ pageSize: 200 });
-  const { data: stations } = useListStationsQuery({ pageSize: 200 });
   const navigate = useNavigate();
   if (error) return <ProblemAlert error={error} />;
-  if (!runs || !coffees || !stations) return <Skeleton active className={styles.page} />;
+  if (!runs) return <Skeleton active className={styles.page} />;
   if (runs.total === 0) {
     return (
       <EmptyState
@@ -33,8 +30,6 @@ export function RunsPage() {
       />
     );
   }
-  const nameOf = (items: { id: string; name: string }[], id: string): string =>
-    items.find((item) => item.id === id)?.name ?? '';
   return (
     <div className={styles.page}>
       <header className={styles.head}>
@@ -45,9 +40,9 @@ export function RunsPage() {
         {runs.items.map((run) => (
           <li key={run.id}>
             <Link to={`/dial-in/${run.id}`} className={styles.row}>
-              <strong className={styles.name}>{nameOf(coffees.items, run.coffeeId)}</strong>
-              <span>{nameOf(stations.items, run.stationId)}</span>
-              <span>{findMethod(run.methodId)?.name}</span>
+              <strong className={styles.name}>{run.coffeeName}</strong>
+              <span>{run.stationName}</span>
+              <span>{run.methodName}</span>
               <span className="quiet">{dayAndTime(run.startedAt)}</span>
               <span className={run.status === 'open' ? styles.hot : 'quiet'}>{STATUS[run.status]}</span>
             </Link>

@@ -9,7 +9,9 @@ import {
 } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { dayAndTime, TIMER_WORDS } from '../parts/format';
+import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { useTemperatureUnit } from '../parts/temperature';
 import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { storedShotDto } from './shotDto';
@@ -50,6 +52,7 @@ export function ShotDrawer({
 function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void }) {
   const [form] = Form.useForm<Fields>();
   const { modal } = App.useApp();
+  const unit = useTemperatureUnit();
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
@@ -97,8 +100,8 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
           <Form.Item name="firstDripSeconds" label="First drip, s">
             <InputNumber {...number} />
           </Form.Item>
-          <Form.Item name="temperatureC" label="Temperature, °C">
-            <InputNumber {...number} />
+          <Form.Item name="temperatureC" label={`Temperature, °${unit}`}>
+            <DegreesInput className={styles.number} />
           </Form.Item>
           <Form.Item name="tdsPercent" label="TDS, %">
             <InputNumber {...number} />

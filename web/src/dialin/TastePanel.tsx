@@ -1,4 +1,4 @@
-import { combineTastings, VERDICTS, type Expectation } from '@olvet/core';
+import { combineTastings, findMethod, METHODS, VERDICTS, type Expectation } from '@olvet/core';
 import { AutoComplete } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -87,6 +87,7 @@ export function TastePanel({
   );
   const others = shot?.tastings.filter((tasting) => tasting.person !== taster) ?? [];
   const { target } = sheet.run;
+  const { tolerance } = sheet.method ?? findMethod(sheet.run.methodId) ?? METHODS[0]!;
   const palate = sheet.palates.find(({ person }) => person === taster);
   return (
     <section className={styles.panel} aria-label="Taste">
@@ -99,7 +100,7 @@ export function TastePanel({
         value={own ? cupOf([own]) : shot ? cupOf(shot.tastings) : null}
         earlier={earlier}
         wanted={{ balance: target.balance, body: target.body }}
-        tolerance={{ balance: 0.6, body: 0.9 }}
+        tolerance={tolerance}
         expect={expect}
         disabled={disabled}
         onTaste={(cup) => save(cup)}

@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import type { TemperatureUnit } from '../parts/format';
 import { Stepper } from '../parts/Stepper';
+import { celsiusOf, shownDegrees, shownDifference, useTemperatureUnit } from '../parts/temperature';
 import { withoutRow } from '../parts/withoutRow';
 import { Caution } from './Caution';
 import styles from './MeasurePage.module.css';
@@ -38,6 +40,7 @@ function Figures({ machine }: { machine: MachineView }) {
   const [shownC, setShown] = useState<number | null>(null);
   const [measuredC, setMeasured] = useState<number | null>(null);
   const [drip, setDrip] = useState<number | null>(null);
+  const unit = useTemperatureUnit();
   const [putMachine, { error, isLoading }] = usePutMachineMutation();
   const { temperatureOffset, firstDrip } = machine;
   const temperatures = machine.temperatureReadings ?? [];
@@ -49,6 +52,8 @@ function Figures({ machine }: { machine: MachineView }) {
     setDrip(null);
   };
   const usual = machine.temperatureC ? Math.round((machine.temperatureC.min + machine.temperatureC.max) / 2) : 93;
+  const shown = (celsius: number | null): number | null => (celsius === null ? null : shownDegrees(celsius, unit));
+  const kept = (value: number | null): number | null => (value === null ? null : celsiusOf(value, unit));
   return (
     <>
       <ProblemAlert error={error} />
@@ -56,7 +61,7 @@ function Figures({ machine }: { machine: MachineView }) {
         <section className={styles.stack} aria-labelledby="check-heat">
           <h2 id="check-heat">Temperature</h2>
           <p className={styles.answer} aria-live="polite">
-            {temperatureOffset ? offsetWords(temperatureOffset.mean, temperatureOffset.sd) : 'Not measured yet.'}
+            {temperatureOffset ? offsetWords(temperatureOffset.mean, temperatureOffset.sd, unit) : 'Not measured yet.'}
           </p>
           <p className="quiet">
             Thermometer in the stream below the group, after a flush, when the number stands still.
@@ -64,24 +69,24 @@ function Figures({ machine }: { machine: MachineView }) {
           <Stepper
             id="heat-shown"
             label="the display says"
-            unit="°C"
-            value={shownC}
-            step={0.5}
-            min={60}
-            max={110}
-            from={usual}
-            onChange={setShown}
+            unit={`°${unit}`}
+            value={shown(shownC)}
+            step={unit === 'F' ? 1 : 0.5}
+            min={shownDegrees(60, unit)}
+            max={shownDegrees(110, unit)}
+            from={shownDegrees(usual, unit)}
+            onChange={(value) => setShown(kept(value))}
           />
           <Stepper
             id="heat-measured"
             label="the thermometer says"
-            unit="°C"
-            value={measuredC}
-            step={0.5}
-            min={40}
-            max={110}
-            from={shownC ?? usual}
-            onChange={setMeasured}
+            unit={`°${unit}`}
+            value={shown(measuredC)}
+            step={unit === 'F' ? 1 : 0.5}
+            min={shownDegrees(40, unit)}
+            max={shownDegrees(110, unit)}
+            from={shownDegrees(shownC ?? usual, unit)}
+            onChange={(value) => setMeasured(kept(value))}
           />
           <div className={styles.buttons}>
             <Button
@@ -153,7 +158,8 @@ function Figures({ machine }: { machine: MachineView }) {
   );
 }
 
-function offsetWords(mean: number, sd: number): string {
-  if (Math.abs(mean) < 0.3) return `As shown, ±${plainNumber(sd, 1)} °C.`;
-  return `${plainNumber(Math.abs(mean), 1)} °C ${mean < 0 ? 'cooler' : 'hotter'} than shown, ±${plainNumber(sd, 1)}.`;
+function offsetWords(mean: number, sd: number, unit: TemperatureUnit): string {
+  const show = (celsius: number): string => plainNumber(shownDifference(celsius, unit), 1);
+  if (Math.abs(mean) < 0.3) return `As shown, ±${show(sd)} °${unit}.`;
+  return `${show(Math.abs(mean))} °${unit} ${mean < 0 ? 'cooler' : 'hotter'} than shown, ±${show(sd)}.`;
 }

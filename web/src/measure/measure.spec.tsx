@@ -134,6 +134,18 @@ describe('measuring', () => {
     await waitFor(() => expect(written[1]?.body.firstDripReadings).toEqual([7.5]));
   });
 
+  it('reads a machine in °F where the shop does, and keeps °C', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
+    const off = { ...machine, temperatureOffset: { mean: -2, sd: 0.5, readings: 3 } };
+    const written = open('machine', { '/api/shop': shop, '/api/machines': pageOf([off]) });
+    expect(await screen.findByText('3.6 °F cooler than shown, ±0.9.')).toBeInTheDocument();
+    await type(/^the display says/, '200');
+    await type(/^the thermometer says/, '197');
+    await press('Save reading');
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body.temperatureReadings).toEqual([{ shownC: 93.33, measuredC: 91.67 }]);
+  });
+
   it('gives the third of dose, yield and ratio, and carries a recipe to another basket', async () => {
     open('ratio', { '/api/grinders': pageOf([{ ...grinder, learnedSlope: { mean: 0.08, sd: 0.01, shots: 9 } }]) });
     expect(await screen.findByText('1:2, normal')).toBeInTheDocument();

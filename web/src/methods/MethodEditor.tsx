@@ -1,7 +1,9 @@
 import { LEVERS, methodErrors, METHOD_IDS, ROASTS, TIMER_STARTS, type Method } from '@olvet/core';
 import { Form, Input, InputNumber, Segmented, Select } from 'antd';
 import { usePutOwnMethodMutation, type OwnMethodDto, type OwnMethodView } from '../app/api';
+import { DegreesInput } from '../parts/DegreesInput';
 import { TIMER_WORDS } from '../parts/format';
+import { useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
@@ -21,6 +23,7 @@ type Fields = Omit<Method, 'id'>;
 /** A school of the shop's own: a copy with changes. Wrong fields are told before anything is sent. */
 export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: MethodEditorProps) {
   const [put] = usePutOwnMethodMutation();
+  const unit = useTemperatureUnit();
   const save = async (fields: Fields): Promise<unknown> => {
     const { id, row } = editing!;
     const method = { ...from, ...fields, id } as Method;
@@ -86,7 +89,14 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
           </Form.Item>
           <div className={listStyles.two}>
             {ROASTS.map((roast) => (
-              <div key={roast}>{number(['temperatureC', roast], `°C for ${roast}`)}</div>
+              <Form.Item
+                key={roast}
+                name={['temperatureC', roast]}
+                label={`°${unit} for ${roast}`}
+                rules={[{ required: true, message: 'A number is needed here' }]}
+              >
+                <DegreesInput className={listStyles.full} />
+              </Form.Item>
             ))}
           </div>
           <div className={listStyles.two}>

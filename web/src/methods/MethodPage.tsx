@@ -15,6 +15,7 @@ import listStyles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { withoutRow } from '../parts/withoutRow';
 import { MethodEditor } from './MethodEditor';
+import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './MethodPage.module.css';
 import { MethodPreview } from './MethodPreview';
 import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './schools';
@@ -44,6 +45,7 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
   const [editing, setEditing] = useState<{ id: string; row: OwnMethodView | null } | null>(null);
   const [put, { error }] = usePutOwnMethodMutation();
   const navigate = useNavigate();
+  const unit = useTemperatureUnit();
   const basedOn = row?.basedOn ?? (method.id as (typeof METHOD_IDS)[number]);
   const retire = (): void => {
     const retiredAt = row!.retiredAt ? null : new Date().toISOString();
@@ -75,7 +77,7 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
       <div className={styles.columns}>
         <div>
           <dl className={styles.facts}>
-            {factsOf(method).map(([name, value]) => (
+            {factsOf(method, unit).map(([name, value]) => (
               <div key={name}>
                 <dt>{name}</dt>
                 <dd>{value}</dd>
@@ -135,6 +137,7 @@ function SuitsHere({ method }: { method: Method }) {
   const stations = (useListStationsQuery(ALL).data?.items ?? []).filter(({ retiredAt }) => !retiredAt);
   const coffees = useListCoffeesQuery(ALL).data?.items ?? [];
   const machines = useListMachinesQuery(ALL).data?.items ?? [];
+  const unit = useTemperatureUnit();
   const suited = stations.flatMap((station) => {
     const coffee = coffees.find(({ id }) => id === station.coffeeId);
     const machine = machines.find(({ id }) => id === station.machineId);
@@ -153,7 +156,7 @@ function SuitsHere({ method }: { method: Method }) {
             <strong>
               {coffee.name} at {station.name}
             </strong>{' '}
-            <span className="quiet">{reasons.join(' ')}</span>
+            <span className="quiet">{inUnit(reasons.join(' '), unit)}</span>
           </li>
         ))}
       </ul>

@@ -1,28 +1,25 @@
 import { buildAdviceRequest, type Method, type MoveLine } from '@olvet/core';
 import { Select, Skeleton } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
-import { useGetSheetQuery, useListCoffeesQuery, useListRunsQuery } from '../app/api';
+import { useGetSheetQuery, useListRunsQuery } from '../app/api';
 import { day } from '../parts/format';
-import { useMethods } from '../parts/useMethods';
+import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import { historianHeart } from '../worker/heart';
 import styles from './MethodPage.module.css';
 
 /** What this school would have advised on a dial-in of the past, shot by shot, beside what was advised then. */
 export function MethodPreview({ method }: { method: Method }) {
   const { data: runs } = useListRunsQuery({ pageSize: 20 });
-  const { data: coffees } = useListCoffeesQuery({ pageSize: 200 });
+  const unit = useTemperatureUnit();
   const [chosen, setChosen] = useState<string>();
   const past = (runs?.items ?? []).filter(({ status }) => status === 'kept');
   const run = past.find(({ id }) => id === chosen) ?? past[0];
   const { data: sheet } = useGetSheetQuery({ id: run?.id ?? '' }, { skip: !run });
-  const methods = useMethods();
   const asked = useMemo(() => (sheet ? buildAdviceRequest(sheet) : null), [sheet]);
   const under = useMemo(() => (asked ? underMethod(asked, method) : null), [asked, method]);
   const before = useReplay(asked);
   const after = useReplay(under);
   if (!run) return null;
-  const nameOf = (id: string): string => coffees?.items.find((coffee) => coffee.id === id)?.name ?? '';
-  const then = methods.find(run.methodId)?.name ?? 'the method then';
   return (
     <section className={styles.preview} aria-labelledby="preview">
       <h2 id="preview">What it would have advised</h2>
@@ -33,9 +30,9 @@ export function MethodPreview({ method }: { method: Method }) {
           value={run.id}
           onChange={setChosen}
           popupMatchSelectWidth={false}
-          options={past.map(({ id, coffeeId, startedAt }) => ({
+          options={past.map(({ id, coffeeName, startedAt }) => ({
             value: id,
-            label: `${nameOf(coffeeId)}, ${day(startedAt)}`,
+            label: `${coffeeName}, ${day(startedAt)}`,
           }))}
         />
       </div>
@@ -45,7 +42,7 @@ export function MethodPreview({ method }: { method: Method }) {
             <thead>
               <tr>
                 <th scope="col">After</th>
-                <th scope="col">{then}, as it was</th>
+                <th scope="col">{run.methodName}, as it was</th>
                 <th scope="col">{method.name}</th>
               </tr>
             </thead>
@@ -53,9 +50,9 @@ export function MethodPreview({ method }: { method: Method }) {
               {after.map((line, n) => (
                 <tr key={n}>
                   <th scope="row">{n === 0 ? 'the start' : `shot ${n}`}</th>
-                  <td className="quiet">{before[n]?.lead}</td>
+                  <td className="quiet">{inUnit(before[n]?.lead ?? '', unit)}</td>
                   <td>
-                    {line.lead} <span className="quiet">{line.rest}</span>
+                    {inUnit(line.lead, unit)} <span className="quiet">{inUnit(line.rest, unit)}</span>
                   </td>
                 </tr>
               ))}

@@ -1,6 +1,7 @@
 import type { Lever, Method } from '@olvet/core';
 import { plainNumber } from '@olvet/core';
-import { TIMER_WORDS } from '../parts/format';
+import { TIMER_WORDS, type TemperatureUnit } from '../parts/format';
+import { inUnit } from '../parts/temperature';
 
 export const LEVER_WORDS: Record<Lever, string> = {
   grind: 'grind',
@@ -62,7 +63,7 @@ const CONFIRM_WORDS: Record<number, string> = {
 };
 
 /** The facts of a method as name and value. */
-export function factsOf(method: Method): [string, string][] {
+export function factsOf(method: Method, unit: TemperatureUnit): [string, string][] {
   const { start, windowSeconds, timer, timeIs, temperatureC, locks, tolerance, confirmShots } = method;
   const low = Math.min(...Object.values(temperatureC));
   const high = Math.max(...Object.values(temperatureC));
@@ -75,7 +76,7 @@ export function factsOf(method: Method): [string, string][] {
       'time',
       `${windowSeconds.min}–${windowSeconds.max} s ${TIMER_WORDS[timer]}${timeIs === 'outcome' ? ', an outcome' : ', a target'}`,
     ],
-    ['temperature', low === high ? `${low} °C` : `${low}–${high} °C by roast`],
+    ['temperature', inUnit(low === high ? `${low} °C` : `${low}–${high} °C by roast`, unit)],
     ['holds still', locks.map((lever) => LEVER_WORDS[lever]).join(', ') || 'nothing'],
     [
       'close enough',

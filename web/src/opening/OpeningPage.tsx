@@ -14,6 +14,7 @@ import {
 import { EmptyState } from '../parts/EmptyState';
 import listStyles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { celsiusOf, shownDegrees, useTemperatureUnit } from '../parts/temperature';
 import { useNow } from '../parts/useNow';
 import { morningAt } from './morning';
 import styles from './OpeningPage.module.css';
@@ -33,6 +34,7 @@ export function OpeningPage() {
   const { data: stock } = useGetStockQuery();
   const openings = useOpenings();
   const now = useNow(5_000);
+  const unit = useTemperatureUnit();
   const [onlyLeft, setOnlyLeft] = useState(false);
   if (error) return <ProblemAlert error={error} />;
   if (!board || !machines || !grinders || !coffees || !bags || !openings.loaded) {
@@ -107,11 +109,14 @@ export function OpeningPage() {
           <InputNumber
             id="room-c"
             controls={false}
-            min={-20}
-            max={60}
-            suffix="°C"
-            value={air?.roomC ?? null}
-            onBlur={(event) => void writeAir({ roomC: typed(event.target.value) })}
+            min={shownDegrees(-20, unit)}
+            max={shownDegrees(60, unit)}
+            suffix={`°${unit}`}
+            value={air?.roomC == null ? null : shownDegrees(air.roomC, unit)}
+            onBlur={(event) => {
+              const shown = typed(event.target.value);
+              void writeAir({ roomC: shown === null ? null : celsiusOf(shown, unit) });
+            }}
             onPressEnter={(event) => event.currentTarget.blur()}
           />
           <label htmlFor="humidity">Humidity</label>

@@ -14,7 +14,9 @@ import {
 } from '../app/api';
 import { problemOf } from '../app/problem';
 import { useMethods } from '../parts/useMethods';
+import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './SetupPage.module.css';
 import { NEW, setupDto, type SetupFields } from './setupDto';
 
@@ -50,6 +52,7 @@ function SetupForm({ known }: { known: Known }) {
   const [form] = Form.useForm<SetupFields>();
   const navigate = useNavigate();
   const methods = useMethods();
+  const unit = useTemperatureUnit();
   const [setUp, { isLoading, error }] = useSetUpStationMutation();
   const [ids] = useState(() => ({
     station: v7(),
@@ -250,14 +253,14 @@ function SetupForm({ known }: { known: Known }) {
                 </Form.Item>
                 {values?.machine?.canSet && (
                   <div className={styles.three}>
-                    <Form.Item name={['machine', 'min']} label="°C from" rules={must('From?')}>
-                      <InputNumber {...number} />
+                    <Form.Item name={['machine', 'min']} label={`°${unit} from`} rules={must('From?')}>
+                      <DegreesInput {...number} />
                     </Form.Item>
                     <Form.Item name={['machine', 'max']} label="to" rules={must('To?')}>
-                      <InputNumber {...number} />
+                      <DegreesInput {...number} />
                     </Form.Item>
                     <Form.Item name={['machine', 'step']} label="Step" rules={must('Step?')}>
-                      <InputNumber {...number} />
+                      <DegreesInput {...number} difference />
                     </Form.Item>
                   </div>
                 )}
@@ -281,7 +284,7 @@ function SetupForm({ known }: { known: Known }) {
                       ? 'Suits this coffee and machine:'
                       : `Olvet would take ${recommended.method.name}:`}
                   </strong>{' '}
-                  {recommended.reasons.join(' ')}
+                  {inUnit(recommended.reasons.join(' '), unit)}
                 </>
               }
             >

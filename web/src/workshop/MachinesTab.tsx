@@ -1,6 +1,9 @@
 import { plainNumber } from '@olvet/core';
 import { Form, InputNumber, Segmented, Select } from 'antd';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
+import { DegreesInput } from '../parts/DegreesInput';
+import { temperatureNumber, type TemperatureUnit } from '../parts/format';
+import { shownDifference, useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField } from './fields';
@@ -25,6 +28,7 @@ const PRE_BREW_WORDS = {
 const USUAL = { min: 88, max: 97, step: 0.5 };
 
 export function MachinesTab() {
+  const unit = useTemperatureUnit();
   const { data, error } = useListMachinesQuery({ pageSize: 200 });
   const [put] = usePutMachineMutation();
   return (
@@ -53,7 +57,7 @@ export function MachinesTab() {
         const done = await put({ id, machineDto });
         return 'error' in done ? done.error : undefined;
       }}
-      describe={describe}
+      describe={(machine) => describe(machine, unit)}
     >
       {() => (
         <>
@@ -87,9 +91,15 @@ export function MachinesTab() {
             {({ getFieldValue }) =>
               getFieldValue('canSet') && (
                 <div className={listStyles.two}>
-                  <NumberField name={['temperatureC', 'min']} label="Lowest, °C" />
-                  <NumberField name={['temperatureC', 'max']} label="Highest, °C" />
-                  <NumberField name={['temperatureC', 'step']} label="Step, °C" />
+                  <Form.Item name={['temperatureC', 'min']} label={`Lowest, °${unit}`}>
+                    <DegreesInput className={listStyles.full} />
+                  </Form.Item>
+                  <Form.Item name={['temperatureC', 'max']} label={`Highest, °${unit}`}>
+                    <DegreesInput className={listStyles.full} />
+                  </Form.Item>
+                  <Form.Item name={['temperatureC', 'step']} label={`Step, °${unit}`}>
+                    <DegreesInput className={listStyles.full} difference />
+                  </Form.Item>
                 </div>
               )
             }
@@ -100,16 +110,19 @@ export function MachinesTab() {
   );
 }
 
-function describe({ temperatureC, groups, warmUpMinutes, preBrew, temperatureOffset, firstDrip }: MachineView): string {
+function describe(machine: MachineView, unit: TemperatureUnit): string {
+  const { temperatureC, groups, warmUpMinutes, preBrew, temperatureOffset, firstDrip } = machine;
   const { mean = 0 } = temperatureOffset ?? {};
   return [
     temperatureC
-      ? `${plainNumber(temperatureC.min)}–${plainNumber(temperatureC.max)} °C in steps of ${plainNumber(temperatureC.step)}`
+      ? `${temperatureNumber(temperatureC.min, unit)}–${temperatureNumber(temperatureC.max, unit)} °${unit} in steps of ${plainNumber(shownDifference(temperatureC.step, unit))}`
       : 'temperature cannot be set',
     groups && groups > 1 ? `${groups} groups` : null,
     warmUpMinutes ? `hot after ${warmUpMinutes} min` : null,
     preBrew && preBrew !== 'none' ? PRE_BREW_WORDS[preBrew].split(':')[0]! : null,
-    temperatureOffset ? `${plainNumber(Math.abs(mean), 1)} °C ${mean < 0 ? 'cooler' : 'hotter'} than shown` : null,
+    temperatureOffset
+      ? `${plainNumber(shownDifference(Math.abs(mean), unit), 1)} °${unit} ${mean < 0 ? 'cooler' : 'hotter'} than shown`
+      : null,
     firstDrip ? `first drip after ${plainNumber(firstDrip.mean, 1)} s` : null,
   ]
     .filter(Boolean)

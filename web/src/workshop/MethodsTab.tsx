@@ -2,6 +2,7 @@ import { METHODS, type Method } from '@olvet/core';
 import { Link } from 'react-router';
 import { useListOwnMethodsQuery } from '../app/api';
 import { factsOf } from '../methods/schools';
+import { useTemperatureUnit } from '../parts/temperature';
 import styles from './MethodsTab.module.css';
 
 /** The schools side by side: what each holds still and aims at; the shop's own first. */
@@ -27,6 +28,7 @@ export function MethodsTab() {
 }
 
 function Card({ method, mark }: { method: Method; mark?: string }) {
+  const unit = useTemperatureUnit();
   return (
     <li>
       <h2>
@@ -35,7 +37,7 @@ function Card({ method, mark }: { method: Method; mark?: string }) {
       </h2>
       <p>{method.idea}</p>
       <dl>
-        {factsOf(method)
+        {factsOf(method, unit)
           .slice(0, 4)
           .map(([name, value]) => (
             <div key={name}>

@@ -67,6 +67,36 @@ describe('the workshop', () => {
     expect(within(drawer).getByLabelText('Name')).toHaveValue('Twin');
   });
 
+  it('sets a machine in °F where the shop reads it, and keeps °C', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
+    const written = open('machines', { '/api/shop': shop });
+    expect(await screen.findByText(/190–207 °F in steps of 0.9/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Edit Twin' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Highest, °F'), { target: { value: '212' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body).toMatchObject({ temperatureC: { min: 88, max: 100, step: 0.5 } });
+  });
+
+  it('makes a new basket under an id of its own', async () => {
+    const written = open('baskets');
+    fireEvent.click(await screen.findByRole('button', { name: /^Add a basket/ }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Name'), { target: { value: '14 g straight' } });
+    for (const [label, value] of [
+      ['On its rim, g', '14'],
+      ['Least, g', '13'],
+      ['Most, g', '15.5'],
+    ] as const) {
+      fireEvent.change(within(drawer).getByLabelText(label), { target: { value } });
+    }
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.path).toMatch(/^\/api\/baskets\/[0-9a-f-]{36}$/);
+    expect(written[0]!.body).toMatchObject({ name: '14 g straight', nominalGrams: 14, minGrams: 13, maxGrams: 15.5 });
+  });
+
   it('lets a taster begin anew', async () => {
     const written = open('tasters');
     expect(await screen.findByText(/Likes it clearly to the bitter side of even/)).toBeInTheDocument();

@@ -1,0 +1,111 @@
+import { act, fireEvent, screen } from '@testing-library/react';
+import { fakeHouse, renderPage } from '../../testing/house';
+import { sheetView } from '../../testing/sheet.fixture';
+import type { SheetView } from '../app/api';
+import { PullPanel } from './PullPanel';
+
+const aim = { grind: 12.5, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
+
+function open(change: { sheet?: SheetView; grindChanged?: boolean; unit?: string } = {}) {
+  const { sheet = weighed(), grindChanged = false, unit = 'C' } = change;
+  fakeHouse({ '/api/shop': { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: unit, revision: 1 } });
+  const onShot = jest.fn(() => Promise.resolve(true));
+  const onBack = jest.fn();
+  renderPage(
+    <PullPanel sheet={sheet} aim={aim} grindChanged={grindChanged} saving={false} onShot={onShot} onBack={onBack} />,
+  );
+  return { onShot, onBack };
+}
+/** A grinder that is weighed by hand, so that no grinding time is asked for. */
+function weighed(change: Partial<SheetView> = {}): SheetView {
+  const sheet = sheetView([], change);
+  return { ...sheet, grinder: { ...sheet.grinder, dosing: 'weighed' } };
+}
+const save = () => screen.getByRole('button', { name: /Save shot/ });
+const press = (key: string) => fireEvent.keyDown(document.body, { key });
+
+describe('pulling a shot', () => {
+  it('shows what to set, large and whole', () => {
+    open();
+    expect(screen.getByText(/18 g in · 36 g out · 93 °C · 27–33 s/)).toHaveTextContent('Grind 12.5');
+    expect(screen.getByText('Cup and hands clear of the spout. Never unlock under pressure.')).toBeInTheDocument();
+  });
+
+  it('shows the temperature in the shop’s unit', async () => {
+    open({ unit: 'F' });
+    expect(await screen.findByText(/36 g out · 199 °F/)).toBeInTheDocument();
+  });
+
+  it('says where doses are struck level', () => {
+    open({ sheet: weighed({ hasScale: false }) });
+    expect(screen.getByText(/struck level/)).toBeInTheDocument();
+  });
+
+  it('asks for the purge only where the grind was changed, and takes no for an answer', () => {
+    const { onShot } = open({ grindChanged: true });
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Old grounds thrown out (12 g)' }));
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ purged: false }));
+  });
+
+  it('does not ask for a purge that nobody needs', () => {
+    const { onShot } = open();
+    expect(screen.queryByRole('checkbox')).not.toBeInTheDocument();
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith({ doseGrams: 18, yieldGrams: 36, seen: [], purged: true });
+  });
+
+  it('takes what was seen, and takes it back', () => {
+    const { onShot } = open();
+    for (const sign of ['spurts', 'gushed', 'spurts']) fireEvent.click(screen.getByRole('button', { name: sign }));
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ seen: [{ sign: 'gushing' }] }));
+  });
+
+  it('goes back on Escape without saving', () => {
+    const { onShot, onBack } = open();
+    press('Escape');
+    expect(onBack).toHaveBeenCalled();
+    expect(onShot).not.toHaveBeenCalled();
+  });
+
+  describe('by the timer', () => {
+    beforeEach(() => jest.useFakeTimers());
+    afterEach(() => jest.useRealTimers());
+    const pass = (ms: number) => act(() => jest.advanceTimersByTime(ms));
+
+    it('runs and stops on the space bar, and hands its tenths to the time', () => {
+      const { onShot } = open();
+      press(' ');
+      expect(screen.getByRole('button', { name: /^Stop/ })).toBeInTheDocument();
+      expect(save()).toBeDisabled();
+      pass(12_340);
+      expect(screen.getByRole('timer')).toHaveTextContent(/^12\.3$/);
+      pass(16_000);
+      press(' ');
+      expect(screen.getByLabelText(/^time/, { selector: 'input' })).toHaveValue('28.3');
+      press('Enter');
+      expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ timeSeconds: 28.3 }));
+    });
+
+    it('saves nothing while it runs', () => {
+      const { onShot } = open();
+      press(' ');
+      pass(5000);
+      press('Enter');
+      expect(onShot).not.toHaveBeenCalled();
+    });
+
+    it('begins at zero when it is started again', () => {
+      open();
+      press(' ');
+      pass(9000);
+      press(' ');
+      press(' ');
+      expect(screen.getByRole('timer')).toHaveTextContent(/^0\.0$/);
+      pass(2000);
+      press(' ');
+      expect(screen.getByLabelText(/^time/, { selector: 'input' })).toHaveValue('2.0');
+    });
+  });
+});

@@ -1,0 +1,111 @@
+import { METHODS } from '@olvet/core';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { fakeHouse, renderPage, type Written } from '../../testing/house';
+import { shotView, sheetView } from '../../testing/sheet.fixture';
+import type { SheetView } from '../app/api';
+import { TastePanel } from './TastePanel';
+
+const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+const note = (person: string, change: object = {}) => ({ ...row, id: `of ${person}`, shotId: 'b', person, ...change });
+
+function open(sheet: SheetView, { closed = false, today = [] as object[] } = {}): Written[] {
+  const { written } = fakeHouse({ '/api/tasted-today': today });
+  renderPage(<TastePanel sheet={sheet} expect={null} closed={closed} />);
+  return written;
+}
+const two = (change: object = {}) => sheetView([shotView('a'), shotView('b', change)]);
+const chip = (name: string) => screen.getByRole('button', { name });
+const next = async (written: Written[], count: number): Promise<Written> => {
+  await waitFor(() => expect(written).toHaveLength(count));
+  return written.at(-1)!;
+};
+
+beforeEach(() => localStorage.clear());
+
+describe('the taste of the newest shot', () => {
+  it('is one tap on the pad', async () => {
+    const written = open(two());
+    const pad = screen.getByRole('application', { name: /Taste of shot 2: not tasted yet/ });
+    for (const key of ['ArrowRight', 'ArrowUp', 'ArrowUp', 'Enter']) fireEvent.keyDown(pad, { key });
+    const { path, body } = await next(written, 1);
+    expect(path).toMatch(/^\/api\/tastings\//);
+    expect(body).toMatchObject({ shotId: 'b', person: '', balance: 0.5, body: 1 });
+  });
+
+  it('takes words for what the pad does not hold, and takes them back', async () => {
+    const written = open(two({ tastings: [note('', { sweetness: 8, balance: -1 })] }));
+    expect(chip('sweet')).toHaveAttribute('aria-pressed', 'true');
+    fireEvent.click(chip('not sweet'));
+    expect((await next(written, 1)).body).toMatchObject({ sweetness: 3, balance: -1, revision: 1 });
+    fireEvent.click(chip('sweet'));
+    expect((await next(written, 2)).body).toMatchObject({ sweetness: null, balance: -1 });
+  });
+
+  it('is written once for one person, however often it is sent', async () => {
+    const written = open(two());
+    fireEvent.click(chip('harsh'));
+    await next(written, 1);
+    fireEvent.click(chip('would not'));
+    const again = await next(written, 2);
+    expect(again.path).toBe(written[0]!.path);
+    expect(again.body).toMatchObject({ overall: 4 });
+  });
+
+  it('belongs to whoever tastes, and all count', async () => {
+    const written = open(two({ tastings: [note('Ines', { balance: 1 }), note('', { balance: 0 })] }));
+    expect(screen.getByText('Also tasted by Ines; all count.')).toBeInTheDocument();
+    fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });
+    expect(await screen.findByText('Also tasted by the bar; all count.')).toBeInTheDocument();
+    fireEvent.click(chip('would serve it'));
+    const { path, body } = await next(written, 1);
+    expect(path).toBe(`/api/tastings/${encodeURIComponent('of Ines')}`);
+    expect(body).toMatchObject({ person: 'Ines', balance: 1, overall: 8 });
+  });
+
+  it('says where a known person’s notes are counted from', async () => {
+    const palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }];
+    open({ ...two(), palates });
+    expect(screen.queryByText(/counted from there/)).not.toBeInTheDocument();
+    fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });
+    expect(await screen.findByText(/to the bitter side of even.*Notes are counted from there\./)).toBeInTheDocument();
+  });
+
+  it('adds up what was swallowed today, and warns before it is much', async () => {
+    const cup = { doseGrams: 18, share: 1, arabicaPercent: null, decaf: false };
+    open(two(), { today: [{ person: '', cups: [cup, cup, cup, cup] }] });
+    expect(await screen.findByText(/today 4 tasted, about \d+–\d+ mg caffeine: spit from here on/)).toBeInTheDocument();
+  });
+
+  it('keeps how much of the cup went down', async () => {
+    const written = open(two());
+    fireEvent.click(within(screen.getByRole('group', { name: /swallowed/ })).getByRole('button', { name: 'spat out' }));
+    expect((await next(written, 1)).body).toMatchObject({ share: 0 });
+  });
+
+  it('waits for a shot, and leaves a closed dial-in alone', () => {
+    open(sheetView());
+    expect(screen.getByText('Pull the first shot, then tap where it sits.')).toBeInTheDocument();
+    expect(chip('sweet')).toBeDisabled();
+  });
+
+  it('cannot be changed once the dial-in is closed', () => {
+    open(two(), { closed: true });
+    expect(screen.getByRole('application')).toHaveAttribute('aria-disabled', 'true');
+    expect(chip('better')).toBeDisabled();
+  });
+});
+
+describe('the wanted cup on the pad', () => {
+  const widthOf = (sheet: SheetView): number => {
+    open(sheet);
+    return Number(document.querySelector('ellipse')!.getAttribute('rx'));
+  };
+
+  it('is as wide as the method calls close enough', () => {
+    const usual = widthOf(two());
+    document.body.innerHTML = '';
+    const own = { ...METHODS[0]!, id: 'own', tolerance: { balance: 1.2, body: 0.9 } };
+    const wide = widthOf({ ...two(), method: own as unknown as SheetView['method'] });
+    expect(wide / usual).toBeCloseTo(1.2 / 0.6, 5);
+  });
+});
