@@ -1,6 +1,6 @@
 import { isSurprising, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import type { Pour, Problem } from './problem';
+import { HARSH, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -11,8 +11,8 @@ const CLAIM_AT = 0.9;
 const CLAIM_EASE = 0.06;
 const CLAIM_EASES_AFTER = 3;
 const CLAIM_AT_LAST = 0.52;
-/** Further from the wanted cup than noise alone puts a right one; and harsh. */
-const PLAINLY = { points: 0.4, dryness: 2 };
+/** Further beyond tolerance than noise alone puts a right cup, points. */
+const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
@@ -64,7 +64,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
 function isPlainlyOff(problem: Problem, pour: Pour): boolean {
-  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= PLAINLY.dryness) return true;
+  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= HARSH.balanced) return true;
   return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour);
 }
 
@@ -78,7 +78,7 @@ export function tastedMiss({ request }: Problem, pours: readonly Pour[], scale: 
 /** The same, but 0 where it is no more than noise alone puts a right cup off. */
 export function plainMiss(problem: Problem, pours: readonly Pour[], scale: TasteScale): number {
   const miss = tastedMiss(problem, pours, scale) ?? 0;
-  return Math.abs(miss) > problem.method.tolerance[scale] + PLAINLY.points ? miss : 0;
+  return Math.abs(miss) > problem.method.tolerance[scale] + PLAINLY ? miss : 0;
 }
 
 export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): boolean {

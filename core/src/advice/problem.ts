@@ -58,7 +58,7 @@ export interface Problem {
 }
 
 /** Dryness from here on is harsh, on the contract's scale of 3: in a sour cup, and in one that is neither sour nor bitter. */
-const HARSH = { sour: 1.5, balanced: 2 };
+export const HARSH = { sour: 1.5, balanced: 2 };
 /** So far, in ln of the time, must two shots in a row lie from the earlier ones at the same settings to be a shift, not noise. */
 const SHIFT = 0.12;
 const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];

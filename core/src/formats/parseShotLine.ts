@@ -1,15 +1,24 @@
 import type { Sign } from '../brew/types';
+import { celsiusFromFahrenheit } from '../brew/units';
 import { SIGN_WORDS, TASTE_WORDS, shotFieldProblem, type ShotLine, type ShotLineProblem } from './shotLine';
 import { tokenizeShotLine, type Token } from './tokenizeShotLine';
 
 type NumberField =
-  'doseGrams' | 'yieldGrams' | 'timeSeconds' | 'grind' | 'temperatureC' | 'firstDripSeconds' | 'tdsPercent';
+  | 'doseGrams'
+  | 'yieldGrams'
+  | 'grindSeconds'
+  | 'timeSeconds'
+  | 'grind'
+  | 'temperatureC'
+  | 'firstDripSeconds'
+  | 'tdsPercent';
 
 /** A word that says what the number after it is. */
 const LABELS: Record<string, NumberField> = {
   dose: 'doseGrams',
   yield: 'yieldGrams',
   cup: 'yieldGrams',
+  ground: 'grindSeconds',
   time: 'timeSeconds',
   grind: 'grind',
   setting: 'grind',
@@ -46,6 +55,7 @@ class ShotLineReader {
   private readonly inMeansDose: boolean;
   private readonly labelsComeFirst: boolean;
   private at = 0;
+  private ground: Token | null = null;
 
   constructor(text: string) {
     this.tokens = tokenizeShotLine(text);
@@ -61,6 +71,10 @@ class ShotLineReader {
       else if (token.kind === 'word') this.readWord(token);
       // An arrow only separates.
     }
+    if (this.ground && this.shot.doseGrams === undefined) {
+      this.complain(this.ground, 'say the dose it gave too: only both together tell of the grinder');
+      delete this.shot.grindSeconds;
+    }
     return { shot: this.shot, problems: this.problems };
   }
 
@@ -74,7 +88,7 @@ class ShotLineReader {
       this.at += 1;
       this.set(next.text === 'in' ? 'doseGrams' : 'yieldGrams', token);
     } else if (token.unit === 's') this.set('timeSeconds', token);
-    else if (token.unit === 'c') this.set('temperatureC', token);
+    else if (token.unit === 'c' || token.unit === 'f') this.set('temperatureC', token);
     else if (token.unit === '%') this.set('tdsPercent', token);
     else {
       const slot = SLOTS.find(
@@ -116,6 +130,7 @@ class ShotLineReader {
     const number = this.peek();
     if (number?.kind !== 'number') return this.complain(label, `a number should follow “${label.text}”`);
     this.at += 1;
+    if (field === 'grindSeconds') this.ground = label;
     this.set(field, number);
   }
 
@@ -162,9 +177,11 @@ class ShotLineReader {
 
   private set(field: NumberField, token: Token): void {
     if (this.shot[field] !== undefined) return this.complain(token, 'said twice');
-    const problem = shotFieldProblem(field, token.value!);
+    // Kept to a hundredth of a degree, so that a whole °F comes back as it was typed.
+    const value = token.unit === 'f' ? Math.round(100 * celsiusFromFahrenheit(token.value!)) / 100 : token.value!;
+    const problem = shotFieldProblem(field, value);
     if (problem) return this.complain(token, problem);
-    this.shot[field] = token.value!;
+    this.shot[field] = value;
   }
 
   private complain(token: Token, message: string): void {

@@ -18,6 +18,7 @@ export function printShotLine(shot: ShotLine): string {
     say('yield', shot.yieldGrams);
     say('time', shot.timeSeconds);
   }
+  if (shot.doseGrams !== undefined) say('ground', shot.grindSeconds);
   say('grind', shot.grind);
   say('temp', shot.temperatureC);
   say('drip', shot.firstDripSeconds);

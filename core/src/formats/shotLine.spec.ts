@@ -22,6 +22,10 @@ describe('parseShotLine', () => {
     ['18/36 29 grind 12.5 93c', { ...plain, grind: 12.5, temperatureC: 93 }],
     ['18 36 29 drip 6 tds 9.4', { ...plain, firstDripSeconds: 6, tdsPercent: 9.4 }],
     ['18 36 29 9.4%', { ...plain, tdsPercent: 9.4 }],
+    ['18 > 36 in 29 ground 4.6s', { ...plain, grindSeconds: 4.6 }],
+    ['ground 4,6 dose 18', { doseGrams: 18, grindSeconds: 4.6 }],
+    ['18 > 36 in 29 200f', { ...plain, temperatureC: 93.33 }],
+    ['18 > 36 in 29 temp 212 °F', { ...plain, temperatureC: 100 }],
   ])('%s', (text, shot) => expect(read(text)).toEqual(shot));
 
   it('reads taste, signs with their clock hour, verdict and a missing purge', () => {
@@ -48,6 +52,10 @@ describe('parseShotLine', () => {
     ['18 36 29 sour bitter', 'bitter', /points to a channel/],
     ['18 36 29s 30s', '30s', /twice/],
     ['18 36 29 very', 'very', /taste should follow/],
+    ['18 36 29 temp 200', '200', /°F with an f after it/],
+    ['18 36 29 300f', '300f', /60–100 °C/],
+    ['yield 36 ground 4.6', 'ground', /say the dose it gave too/],
+    ['18 36 29 ground', 'ground', /number should follow/],
   ])('%s → points at “%s”', (text, culprit, message) => {
     const { problems } = parseShotLine(text);
     const problem = problems.find((p) => message.test(p.message));
@@ -65,12 +73,17 @@ describe('parseShotLine', () => {
     );
   });
 
+  it('keeps no grinding time whose dose nobody told', () => {
+    expect(parseShotLine('yield 36 ground 4.6').shot).toEqual({ yieldGrams: 36 });
+  });
+
   it('gives back what printShotLine wrote', () => {
     const tenths = (min: number, max: number) => fc.integer({ min: min * 10, max: max * 10 }).map((n) => n / 10);
     const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
     const shots = fc.record({
       doseGrams: maybe(tenths(5, 25)),
       yieldGrams: maybe(tenths(10, 80)),
+      grindSeconds: maybe(tenths(1, 12)),
       timeSeconds: maybe(tenths(5, 90)),
       grind: maybe(tenths(0, 40)),
       temperatureC: maybe(tenths(86, 97)),
@@ -88,7 +101,10 @@ describe('parseShotLine', () => {
     });
     fc.assert(
       fc.property(shots, (shot) => {
-        expect(JSON.parse(JSON.stringify(read(printShotLine(shot))))).toEqual(JSON.parse(JSON.stringify(shot)));
+        // A grinding time says nothing without its dose and is left out.
+        const { grindSeconds, ...rest } = shot;
+        const told = shot.doseGrams === undefined ? rest : { ...rest, grindSeconds };
+        expect(JSON.parse(JSON.stringify(read(printShotLine(shot))))).toEqual(JSON.parse(JSON.stringify(told)));
       }),
     );
   });

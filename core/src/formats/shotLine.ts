@@ -18,6 +18,8 @@ export interface TasteNote {
 export interface ShotLine {
   doseGrams?: number;
   yieldGrams?: number;
+  /** How long a timed grinder ran for the dose. */
+  grindSeconds?: number;
   timeSeconds?: number;
   grind?: number;
   temperatureC?: number;
@@ -87,9 +89,10 @@ export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
 const LIMITS: Record<string, { min: number; max: number; what: string }> = {
   doseGrams: { min: 1, max: 60, what: 'a dose of 1–60 g' },
   yieldGrams: { min: 1, max: 500, what: 'a yield of 1–500 g' },
+  grindSeconds: { min: 0.1, max: 120, what: 'a grinding time of 0.1–120 s' },
   timeSeconds: { min: 1, max: 300, what: 'a time of 1–300 s' },
   grind: { min: -1000, max: 10000, what: 'a grind setting' },
-  temperatureC: { min: 60, max: 100, what: 'a temperature of 60–100 °C' },
+  temperatureC: { min: 60, max: 100, what: 'a temperature of 60–100 °C, or in °F with an f after it' },
   firstDripSeconds: { min: 0, max: 120, what: 'a first drip of 0–120 s' },
   tdsPercent: { min: 0.1, max: 30, what: 'a TDS of 0.1–30 %' },
 };

@@ -4,14 +4,14 @@ export interface Token {
   /** For numbers: the value. */
   value?: number;
   /** For numbers: a unit glued to or following it. */
-  unit?: 's' | 'g' | 'c' | '%';
+  unit?: 's' | 'g' | 'c' | 'f' | '%';
   start: number;
   end: number;
 }
 
 // A number takes a comma as its decimal sign only when digits follow at once: "18,1" but not "18.1, 36".
 const NUMBER = /(\d+:[0-5]\d(?:[.,]\d+)?|\d+(?:[.,]\d+)?)/y;
-const UNIT = /\s?(seconds|second|secs|sec|s|grams|gram|g|°c|c|%)(?![a-z])/iy;
+const UNIT = /\s?(seconds|second|secs|sec|s|grams|gram|g|°c|c|°f|f|%)(?![a-z])/iy;
 const WORD = /[a-z][a-z-]*/iy;
 const ARROW = /->|→|>|:|\//y;
 const SKIP = /[\s,;.+]+/y;

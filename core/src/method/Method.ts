@@ -38,7 +38,7 @@ export const methodSchema = z.object({
   /** Usual seconds before the first drip on this school's clock. */
   leadSeconds: z.number().min(0).max(60).default(6),
   /** Shots at the same settings that must bear out the first before a recipe is called dialled, however sure the belief. */
-  confirmShots: z.number().int().min(0).max(3).default(0),
+  confirmShots: z.number().int().min(0).max(2).default(0),
   tolerance: z
     .object({ balance: z.number().min(0.1).max(2), body: z.number().min(0.1).max(2) })
     .default({ balance: 0.6, body: 0.9 }),

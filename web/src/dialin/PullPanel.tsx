@@ -1,4 +1,4 @@
-import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type Sign } from '@olvet/core';
+import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
 import { Button, Checkbox } from 'antd';
 import { useState } from 'react';
 import type { SheetView } from '../app/api';
@@ -8,7 +8,6 @@ import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
 import { ToggleChip } from '../parts/ToggleChip';
-import type { EnteredShot } from './shotDto';
 import { timedSeconds } from './timedSeconds';
 import { useTimer } from './useTimer';
 
@@ -17,7 +16,7 @@ export interface PullPanelProps {
   aim: Settings;
   grindChanged: boolean;
   saving: boolean;
-  onShot: (line: EnteredShot) => Promise<boolean>;
+  onShot: (line: ShotLine) => Promise<boolean>;
   onBack: () => void;
 }
 
@@ -41,7 +40,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const ready = !timer.running && (timeSeconds !== null || yieldGrams !== null);
   const save = (): void => {
     if (!ready) return;
-    const line: EnteredShot = {
+    const line: ShotLine = {
       ...(grindSeconds === null || !weighed ? {} : { grindSeconds }),
       ...(doseGrams === null ? {} : { doseGrams }),
       ...(yieldGrams === null ? {} : { yieldGrams }),

@@ -1,4 +1,4 @@
-import type { Cause, Settings } from '@olvet/core';
+import type { Cause, Settings, ShotLine } from '@olvet/core';
 import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -24,7 +24,7 @@ import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
 import { plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
-import { newShotDto, storedShotDto, type EnteredShot } from './shotDto';
+import { newShotDto, storedShotDto } from './shotDto';
 import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
@@ -74,7 +74,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const last = shots.at(-1);
   const setGhost = (settings: Settings): void => setOwn({ settings, after: shots.length });
 
-  const saveShot = async (aim: Settings, line: EnteredShot): Promise<boolean> => {
+  const saveShot = async (aim: Settings, line: ShotLine): Promise<boolean> => {
     const done = await putShot({
       id: pendingId.current,
       shotDto: newShotDto(sheet, aim, line, new Date()),

@@ -3,11 +3,11 @@ import { v7 } from 'uuid';
 import type { SheetShotView, SheetView, ShotDto } from '../app/api';
 import { withoutRow } from '../parts/withoutRow';
 
-/** A shot as somebody entered it; seconds of grinding only where dose or seconds were really told. */
-export type EnteredShot = ShotLine & { grindSeconds?: number };
-
-/** A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. */
-export function newShotDto(sheet: SheetView, aim: Settings, line: EnteredShot, pulledAt: Date): ShotDto {
+/**
+ * A shot as entered, ready to be stored: what was aimed at is kept beside what was measured. Seconds of grinding come only
+ * where dose or seconds were really told.
+ */
+export function newShotDto(sheet: SheetView, aim: Settings, line: ShotLine, pulledAt: Date): ShotDto {
   const { run } = sheet;
   const { taste } = line;
   return {
