@@ -1,20 +1,8 @@
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import {
-  cardBody,
-  dtoOf,
-  furnish,
-  openTestHouse,
-  shotBody,
-  type Furnished,
-  type TestHouse,
-} from '../testing/testHouse';
+import { cardBody, dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 interface StationRow {
   station: { id: string };
@@ -66,11 +54,7 @@ describe('a station', () => {
   });
 
   it('is unknown before its first shot of the day', async () => {
-    const ids = await served(
-      'yesterday',
-      [29, 30, 31],
-      { pulledAt: '2026-03-01T08:00:00.000Z' },
-    );
+    const ids = await served('yesterday', [29, 30, 31], { pulledAt: '2026-03-01T08:00:00.000Z' });
     expect((await standing(ids))!.state).toBe('unknown');
   });
 

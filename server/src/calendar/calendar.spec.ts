@@ -1,12 +1,8 @@
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import { dtoOf, furnish, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
+import { dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 /** Events of the feed by their summary, long lines unfolded (RFC 5545 §3.1). */
 async function events(): Promise<Map<string, string>> {

@@ -1,20 +1,7 @@
 import { v7 } from 'uuid';
-import {
-  cardBody,
-  dtoOf,
-  furnish,
-  openTestHouse,
-  RECIPE,
-  shotBody,
-  type Furnished,
-  type TestHouse,
-} from '../testing/testHouse';
+import { beginAgain, cardBody, furnish, testHouse, RECIPE, shotBody } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 interface CardRow {
   id: string;
@@ -24,14 +11,6 @@ interface CardRow {
 }
 const keep = (runId: string, body: object) => house.put(`runs/${runId}/card`, body);
 const pathsOf = (body: unknown): string[] => (body as { errors: { path: string }[] }).errors.map(({ path }) => path);
-
-/** Another dial-in on the same station. */
-async function again(ids: Furnished): Promise<Furnished> {
-  const run = { ...dtoOf(await house.get(`runs/${ids.runId}`)), status: 'open', endedAt: null, revision: undefined };
-  const runId = v7();
-  await house.put(`runs/${runId}`, { ...run, startedAt: new Date().toISOString() }).expect(200);
-  return { ...ids, runId };
-}
 
 describe('a card', () => {
   it('tells its whole story, newest first', async () => {
@@ -43,7 +22,7 @@ describe('a card', () => {
       [11, 'Oda'],
     ] as const) {
       await keep(ids.runId, cardBody({ cardId, setBy, recipe: { ...RECIPE, grind } })).expect(200);
-      ids = await again(ids);
+      ids = await beginAgain(house, ids);
     }
     const card = await house.get<CardRow>(`cards/${cardId}`);
     expect(card.versions.map(({ version, setBy, recipe }) => [version, setBy, recipe.grind])).toEqual([
@@ -60,7 +39,7 @@ describe('a card', () => {
     const ids = await furnish(house, ' name');
     const cardId = v7();
     await keep(ids.runId, cardBody({ cardId, name: 'House' })).expect(200);
-    const second = await again(ids);
+    const second = await beginAgain(house, ids);
     await keep(second.runId, cardBody({ cardId, name: 'House, in milk', purpose: 'milk' })).expect(200);
     expect(await house.get(`cards/${cardId}`)).toMatchObject({ name: 'House, in milk', purpose: 'milk' });
   });
@@ -128,7 +107,7 @@ describe('the list of cards', () => {
     const cardId = v7();
     await keep(one.runId, cardBody({ cardId })).expect(200);
     await keep(two.runId, cardBody()).expect(200);
-    const touched = await again(one);
+    const touched = await beginAgain(house, one);
     await house.put(`shots/${v7()}`, shotBody(touched)).expect(200);
     await keep(touched.runId, cardBody({ cardId })).expect(200);
     const { items } = await house.get<{ items: CardRow[] }>('cards', { pageSize: 2 });

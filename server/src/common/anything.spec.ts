@@ -1,22 +1,12 @@
 import fc from 'fast-check';
 import { v7 } from 'uuid';
-import {
-  furnish,
-  openTestHouse,
-  setupBody,
-  shotBody,
-  newIds,
-  type Furnished,
-  type TestHouse,
-} from '../testing/testHouse';
+import { furnish, testHouse, setupBody, shotBody, newIds, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
+const house = testHouse();
 let ids: Furnished;
 beforeAll(async () => {
-  house = await openTestHouse();
   ids = await furnish(house, ' anything');
 });
-afterAll(() => house.close());
 
 /** What a client might send where something else was meant. */
 const junk = fc.oneof(

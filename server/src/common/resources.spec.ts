@@ -1,13 +1,9 @@
 import { v7 } from 'uuid';
-import { furnish, GRINDER, newIds, openTestHouse, setupBody, shotBody, type TestHouse } from '../testing/testHouse';
+import { furnish, GRINDER, newIds, testHouse, setupBody, shotBody, type TestHouse } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
-const put = (path: string, body: object) => house.api.put(`/api/${path}`).send(body);
+const put: TestHouse['put'] = (path, body) => house.put(path, body);
 
 describe('a put', () => {
   it('makes the row once, however often it is sent', async () => {

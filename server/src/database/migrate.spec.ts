@@ -1,31 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { Client } from 'pg';
 import { Sequelize } from 'sequelize-typescript';
 import * as confirmShots from '../../migrations/0004-confirm-shots';
+import { administer } from '../testing/testHouse';
 import { migrate, MIGRATIONS, type MigrationContext } from './migrate';
 
 const address = process.env.TEST_DATABASE_URL!;
 const name = `jest_${randomUUID().replaceAll('-', '')}`;
 let sequelize: Sequelize;
 
-const administer = async (sql: string): Promise<void> => {
-  const client = new Client({ connectionString: address });
-  await client.connect();
-  await client.query(sql);
-  await client.end();
-};
 const rows = async <T>(sql: string): Promise<T[]> => (await sequelize.query(sql))[0] as T[];
 const context: MigrationContext = { run: async (sql) => void (await sequelize.query(sql)) };
 
 beforeAll(async () => {
-  await administer(`CREATE DATABASE ${name}`);
+  await administer(address, `CREATE DATABASE ${name}`);
   const url = new URL(address);
   url.pathname = `/${name}`;
   sequelize = new Sequelize(url.href, { logging: false });
 });
 afterAll(async () => {
   await sequelize.close();
-  await administer(`DROP DATABASE ${name} WITH (FORCE)`);
+  await administer(address, `DROP DATABASE ${name} WITH (FORCE)`);
 });
 
 /** Columns, constraints and indexes of everything but the list of migrations itself. */

@@ -1,11 +1,7 @@
 import { v7 } from 'uuid';
-import { dtoOf, furnish, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
+import { dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 interface PalateRow {
   person: string;

@@ -1,20 +1,16 @@
 import { v7 } from 'uuid';
 import {
+  beginAgain,
   cardBody,
   dtoOf,
   furnish,
-  openTestHouse,
+  testHouse,
   RECIPE,
   shotBody,
   type Furnished,
-  type TestHouse,
 } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 interface Start {
   grind: number | null;
@@ -37,13 +33,6 @@ async function keep(ids: Furnished, grind: number): Promise<void> {
   await house.put(`shots/${v7()}`, shotBody(ids, { grind, planned: { grind }, seen: [], timeSeconds: 30 })).expect(200);
   await house.put(`runs/${ids.runId}/card`, cardBody({ recipe: { ...RECIPE, grind } })).expect(200);
 }
-async function another(ids: Furnished): Promise<Furnished> {
-  const run = { ...dtoOf(await house.get(`runs/${ids.runId}`)), status: 'open', endedAt: null, revision: undefined };
-  const runId = v7();
-  await house.put(`runs/${runId}`, { ...run, startedAt: new Date().toISOString() }).expect(200);
-  return { ...ids, runId };
-}
-
 describe('the first setting of a coffee', () => {
   it('is nobody’s guess on a grinder that has kept nothing', async () => {
     expect(await ask(await furnish(house, ' blank'))).toEqual({ grind: null, sd: null, from: [] });
@@ -54,7 +43,7 @@ describe('the first setting of a coffee', () => {
     await keep(ids, 12);
     const once = await ask(ids);
     expect(once).toMatchObject({ grind: 12, from: [{ coffeeName: 'Saltmarsh same', grind: 12 }] });
-    await keep(await another(ids), 12);
+    await keep(await beginAgain(house, ids), 12);
     expect((await ask(ids)).sd!).toBeLessThan(once.sd!);
   });
 

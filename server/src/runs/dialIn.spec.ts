@@ -1,13 +1,9 @@
 import { Shop } from '../shop/shop.entity';
 import { ShopService } from '../shop/shop.service';
 import { v7 } from 'uuid';
-import { cardBody, dtoOf, furnish, openTestHouse, RECIPE, shotBody, type TestHouse } from '../testing/testHouse';
+import { cardBody, dtoOf, furnish, testHouse, RECIPE, shotBody, type TestHouse } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 const put: TestHouse['put'] = (path, body) => house.put(path, body);
 

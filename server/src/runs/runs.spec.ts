@@ -1,20 +1,8 @@
 import { METHODS } from '@olvet/core';
 import { v7 } from 'uuid';
-import {
-  cardBody,
-  dtoOf,
-  furnish,
-  openTestHouse,
-  shotBody,
-  type Furnished,
-  type TestHouse,
-} from '../testing/testHouse';
+import { cardBody, dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 interface RunRow {
   id: string;

@@ -1,15 +1,13 @@
 import { METHODS } from '@olvet/core';
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import { dtoOf, furnish, GRINDER, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
+import { dtoOf, furnish, GRINDER, testHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
 
-let house: TestHouse;
+const house = testHouse();
 let ids: Furnished;
 beforeAll(async () => {
-  house = await openTestHouse();
   ids = await furnish(house);
 });
-afterAll(() => house.close());
 
 const put: TestHouse['put'] = (path, body) => house.put(path, body);
 const get: TestHouse['get'] = (path) => house.get(path);

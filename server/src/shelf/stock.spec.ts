@@ -1,12 +1,8 @@
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import { furnish, openTestHouse, shotBody, type Furnished, type TestHouse } from '../testing/testHouse';
+import { furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
-let house: TestHouse;
-beforeAll(async () => {
-  house = await openTestHouse();
-});
-afterAll(() => house.close());
+const house = testHouse();
 
 const at = (daysAgo: number): string => dayjs().subtract(daysAgo, 'day').toISOString();
 const day = (daysAgo: number): string => at(daysAgo).slice(0, 10);

@@ -31,7 +31,7 @@ export function dtoOf(row: object): object {
   return Object.fromEntries(Object.entries(row).filter(([key]) => !ADDED.includes(key)));
 }
 
-export async function openTestHouse(): Promise<TestHouse> {
+async function openTestHouse(): Promise<TestHouse> {
   const address = process.env.TEST_DATABASE_URL;
   if (!address) throw new TypeError('TEST_DATABASE_URL is not set: run the tests with `npm test -- unit`');
   const name = `jest_${randomUUID().replaceAll('-', '')}`;
@@ -64,7 +64,16 @@ export async function openTestHouse(): Promise<TestHouse> {
   };
 }
 
-async function administer(address: string, sql: string): Promise<void> {
+/** The house of a whole spec: opened before its tests, closed after them. */
+export function testHouse(): TestHouse {
+  const house = {} as TestHouse;
+  beforeAll(async () => Object.assign(house, await openTestHouse()));
+  afterAll(() => house.close());
+  return house;
+}
+
+/** One statement outside any database of a test. */
+export async function administer(address: string, sql: string): Promise<void> {
   const client = new Client({ connectionString: address });
   await client.connect();
   try {
@@ -162,4 +171,13 @@ export function shotBody(ids: Furnished, change: object = {}) {
     purged: true,
     ...change,
   };
+}
+
+/** Another dial-in with the gear of one that may be over. */
+export async function beginAgain(house: TestHouse, ids: Furnished): Promise<Furnished> {
+  const run = dtoOf(await house.get(`runs/${ids.runId}`));
+  const begun = { ...run, status: 'open', startedAt: new Date().toISOString(), endedAt: null, revision: undefined };
+  const runId = v7();
+  await house.put(`runs/${runId}`, begun).expect(200);
+  return { ...ids, runId };
 }
