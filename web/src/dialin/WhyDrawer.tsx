@@ -13,7 +13,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { SheetView } from '../app/api';
-import { densities, forecasts } from './whyFigures';
+import { densities, forecasts, percentTicks } from './whyFigures';
 import styles from './WhyDrawer.module.css';
 
 /** For the expert: what was believed before, what the shots said, what is believed now. */
@@ -36,6 +36,7 @@ export default function WhyDrawer({
 function Figures({ sheet, review }: { sheet: SheetView; review: Review }) {
   const { min, max } = sheet.run.target.timeSeconds;
   const { before, now } = review.slope;
+  const slopes = densities(before, now);
   return (
     <div className={styles.figures}>
       <section aria-labelledby="why-slope">
@@ -46,13 +47,13 @@ function Figures({ sheet, review }: { sheet: SheetView; review: Review }) {
         </p>
         <div className={styles.chart} aria-hidden>
           <ResponsiveContainer>
-            <LineChart data={densities(before, now)} margin={{ left: 0, right: 12, top: 8, bottom: 18 }}>
+            <LineChart data={slopes} margin={{ left: 0, right: 12, top: 8, bottom: 18 }}>
               <CartesianGrid stroke="var(--hairline)" vertical={false} />
               <XAxis
                 dataKey="percent"
                 type="number"
                 domain={['dataMin', 'dataMax']}
-                tickFormatter={(value: number) => plainNumber(value, 0)}
+                ticks={percentTicks(slopes)}
                 label={{ value: '% of the time for one unit finer', position: 'insideBottom', offset: -12 }}
               />
               <YAxis hide />

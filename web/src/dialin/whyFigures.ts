@@ -20,6 +20,17 @@ export function densities(before: Believed, now: Believed): { percent: number; b
   });
 }
 
+const MOST_TICKS = 7;
+
+/** Round figures for the axis of `densities`, so that no two ticks read the same. */
+export function percentTicks(points: readonly { percent: number }[]): number[] {
+  const [low, high] = [points[0]!.percent, points.at(-1)!.percent];
+  const step = [0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50].find((size) => (high - low) / size <= MOST_TICKS) ?? 100;
+  const first = Math.ceil(low / step);
+  const count = Math.floor(high / step) - first + 1;
+  return Array.from({ length: count }, (_, i) => Number(((first + i) * step).toFixed(1)));
+}
+
 export interface Forecast {
   number: number;
   range: [number, number];
