@@ -104,9 +104,18 @@ describe('confirming', () => {
     return isToConfirm(problem, evidence, believed(share));
   };
 
+  const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, overall } });
+
   it('pulls again what poured and tasted right, if it is believed in by half', () => {
-    expect(confirms([right], 0.7)).toBe(true);
-    expect(confirms([right], 0.4)).toBe(false);
+    expect(confirms([marked(6)], 0.55)).toBe(true);
+    expect(confirms([marked(6)], 0.45)).toBe(false);
+  });
+
+  it('pulls again what one would serve, or nobody marked, on less', () => {
+    expect(confirms([marked(7)], 0.35)).toBe(true);
+    expect(confirms([right], 0.35)).toBe(true);
+    expect(confirms([marked(9)], 0.25)).toBe(false);
+    expect(confirms([marked(8), marked(8)], 0.35)).toBe(false);
   });
 
   it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {

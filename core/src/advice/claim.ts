@@ -15,6 +15,9 @@ const CLAIM_AT_LAST = 0.52;
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.5;
+/** The same for a first shot that nobody marked below this of ten: a cup one would serve is not moved on a suspicion. */
+const LIKED = 7;
+const LIKED_WORTH_CONFIRMING = 0.3;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
@@ -90,9 +93,11 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): bool
  * a third time where every shot read right, because to move them then would be fiddling.
  */
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  if (!evidence.last.sound || here.goodShare < WORTH_CONFIRMING) return false;
+  const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  if (sound.length < PATIENCE) return readsRight(problem, evidence.last);
+  const isLiked = sound.length < PATIENCE && (last.taste?.overall ?? LIKED) >= LIKED;
+  if (!last.sound || here.goodShare < (isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING)) return false;
+  if (sound.length < PATIENCE) return readsRight(problem, last);
   return sound.length === PATIENCE && sound.every((pour) => readsRight(problem, pour));
 }
 

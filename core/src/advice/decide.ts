@@ -191,7 +191,7 @@ function rank(
     const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
     choice.cost = inertia + costs[i]! + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
-  const mayStay = next.length === 1 || (isTasteMove && worthIt);
+  const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
 }
 

@@ -23,6 +23,40 @@ describe('the levers to reach for', () => {
     expect([levers, stage]).toEqual([['grind'], 'window']);
   });
 
+  it('is grind, and no waiting, once two in a row ran out on one side, however well these settings began', () => {
+    const known = { grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.008, shots: 40 } } };
+    const run = (...times: number[]) =>
+      planned(
+        times.map((timeSeconds) => everydayShot({ timeSeconds, taste: cup(-0.5) })),
+        known,
+      );
+    expect(run(31.5, 32, 33.5, 34)).toMatchObject({
+      levers: ['grind'],
+      stage: 'window',
+      mustSlow: false,
+      mayStay: false,
+    });
+    expect(run(25.5, 25, 23.5, 23)).toMatchObject({
+      levers: ['grind'],
+      stage: 'window',
+      mustSlow: true,
+      mayStay: false,
+    });
+    // On two sides it is noise.
+    expect(run(28, 29, 23.5, 34).mayStay).toBe(true);
+  });
+
+  it('is grind or patience, neither yield nor temperature, after one shot plainly outside', () => {
+    const shots = [29, 29.5, 34.5].map((timeSeconds) => everydayShot({ timeSeconds, taste: cup(-1.5) }));
+    expect(planned(shots)).toMatchObject({ levers: ['grind'], stage: 'window', mustSlow: false, mayStay: true });
+    expect(planned(shots.slice(0, 2)).stage).toBe('taste');
+  });
+
+  it('does not run after the clock where time is an outcome', () => {
+    const shots = [19, 18.5].map((timeSeconds) => everydayShot({ timeSeconds, taste: cup(0) }));
+    expect(planned(shots, { method: 'open-light' }).stage).not.toBe('window');
+  });
+
   it('is never grind for body alone', () => {
     const shots = [0, 1, 2].map(() => everydayShot({ timeSeconds: 29, taste: cup(0, -2) }));
     expect(planned(shots).levers).toEqual(['yield']);

@@ -20,6 +20,8 @@ export interface Plan {
   stage: 'window' | 'tight' | 'taste' | 'stuck';
   /** In the window stage: whether the shots must get slower. */
   mustSlow?: boolean;
+  /** In the window stage: pulling again is an answer too. */
+  mayStay?: boolean;
   blocked: Lever | null;
 }
 
@@ -31,7 +33,7 @@ export function leversToTry(
   particles: Particles,
   here: Outlook,
 ): Plan {
-  const { method, request } = problem;
+  const { method } = problem;
   const from = evidence.last.planned;
   const usable = (lever: Lever): boolean =>
     !evidence.circling.includes(lever) && movesOf(problem, posterior, from, lever).length > 0;
@@ -39,8 +41,10 @@ export function leversToTry(
     isCoarser(problem, from, settings),
   );
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
-  if (method.timeIs === 'target' && isTimeFirst(problem, evidence, here)) {
-    const mustSlow = here.medianTimeSeconds < (request.target.timeSeconds.min + request.target.timeSeconds.max) / 2;
+  const stray = method.timeIs === 'target' ? straysOut(problem, evidence, here) : null;
+  if (stray !== null) {
+    const mustSlow = stray.side === 'too fast';
+    const window = { stage: 'window', mustSlow, mayStay: !stray.isSure } as const;
     const helping = (lever: Lever): Outlook[] =>
       movesOf(problem, posterior, from, lever)
         .map(({ settings }) => lookAt(problem, posterior, particles, settings))
@@ -48,15 +52,14 @@ export function leversToTry(
     const wantedWay = helping('grind');
     if (wantedWay.length === 0) {
       const lever = helping('dose').length > 0 ? 'dose' : 'yield';
-      return { levers: [lever], stage: 'window', blocked: 'grind', mustSlow };
+      return { ...window, levers: [lever], blocked: 'grind' };
     }
-    if (evidence.circling.includes('grind'))
-      return { levers: ['yield', 'dose'], stage: 'window', blocked: 'grind', mustSlow };
+    if (evidence.circling.includes('grind')) return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
     const reach = Math.max(...wantedWay.map((outlook) => outlook.windowShare));
     // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
     const jumps = problem.pours.length >= 2 && reach < 0.2 && stepJumpsOver(problem, posterior);
-    if (jumps) return { levers: ['grind', 'dose', 'yield'], stage: 'window', blocked: 'grind', mustSlow };
-    return { levers: ['grind'], stage: 'window', blocked: null, mustSlow };
+    if (jumps) return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
+    return { ...window, levers: ['grind'], blocked: null };
   }
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
@@ -76,16 +79,39 @@ export function isSlower(outlook: Outlook, than: Outlook): boolean {
   return outlook.medianTimeSeconds > than.medianTimeSeconds;
 }
 
-/** The window is doubted, or the clock says plainly that these settings miss it and the belief that they do not is faint. */
-function isTimeFirst({ request, pours }: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
-  if (here.windowShare < WINDOW_DOUBT) return true;
-  const times = sameSettings.flatMap(({ sound, timeSeconds }) => (sound && timeSeconds !== null ? [timeSeconds] : []));
-  if (times.length === 0 || here.windowShare >= CLOCK_BELIEVED) return false;
-  const seconds = times.reduce((sum, time) => sum + time, 0) / times.length;
-  const { min, max } = request.target.timeSeconds;
+interface Stray {
+  side: 'too fast' | 'too slow';
+  /** More than one shot says so, or the belief does; one alone may as well be pulled again. */
+  isSure: boolean;
+}
+
+/**
+ * Whether the time comes first: two shots in a row ran out of the window on one side, or the window is doubted, or the
+ * clock says plainly that these settings miss it and the belief that they do not is faint. One shot plainly outside is
+ * noise or not, but in neither case the business of yield or temperature.
+ */
+function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Outlook): Stray | null {
+  const { min, max } = problem.request.target.timeSeconds;
+  const sideOf = (seconds: number): Stray['side'] => (seconds < (min + max) / 2 ? 'too fast' : 'too slow');
+  const outside = (seconds: number): number => Math.max(min - seconds, seconds - max);
+  const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
+  const mean = timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length;
+  const [before, newest] = timed.slice(-2);
+  const isRun =
+    before !== undefined && newest !== undefined && ![before, newest].some((pour) => isInTime(problem, pour));
+  if (isRun && outside(mean) > 0 && sideOf(before.timeSeconds!) === sideOf(newest.timeSeconds!)) {
+    return { side: sideOf(mean), isSure: true };
+  }
+  if (here.windowShare < WINDOW_DOUBT) return { side: sideOf(here.medianTimeSeconds), isSure: true };
+  if (timed.length === 0) return null;
   // A run of shots that drifted off needs no more proof.
-  const isShift = pours.some(({ stale }) => stale);
-  return Math.max(min - seconds, seconds - max) > (isShift ? 0 : PLAIN_SHARE * seconds);
+  const isShift = problem.pours.some(({ stale }) => stale);
+  if (here.windowShare < CLOCK_BELIEVED && outside(mean) > (isShift ? 0 : PLAIN_SHARE * mean)) {
+    return { side: sideOf(mean), isSure: true };
+  }
+  const seconds = last.sound ? last.timeSeconds : null;
+  if (seconds === null || outside(seconds) <= PLAIN_SHARE * seconds) return null;
+  return { side: sideOf(seconds), isSure: false };
 }
 
 /** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */

@@ -85,6 +85,15 @@ describe('reasons', () => {
     expect(advice.settings.yieldGrams).toBeGreaterThan(34);
   });
 
+  it('call one shot outside the window noise until it happens twice', () => {
+    const shots = [30, 30.5, 30, 34.6].map((timeSeconds) =>
+      everydayShot({ timeSeconds, taste: { balance: 0, body: 0 } }),
+    );
+    const { action, why } = ask({ target, shots });
+    expect(action).toBe('repeat');
+    expect(why.map(({ text }) => text).join(' ')).toMatch(/noise until it happens twice/);
+  });
+
   it('ask for a second taste before anything is moved', () => {
     const shots = [everydayShot({ timeSeconds: 29.5, taste: { balance: -0.5, body: 0 } })];
     expect(

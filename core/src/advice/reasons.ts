@@ -1,5 +1,6 @@
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
+import { isInTime } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -16,16 +17,29 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     ...stageReasons(problem, decision, evidence),
     ...driftReasons(problem, evidence),
     ...shotReasons(problem, decision, evidence),
-    ...standingReasons(decision, evidence),
+    ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
     ...moveReasons(decision, expect),
   ];
 }
 
 /** Why these settings are pulled once more, or kept. */
-function standingReasons({ stage, here }: Decision, { sameSettings }: Evidence): Reason[] {
+function standingReasons(problem: Problem, { stage, here }: Decision, { sameSettings, last }: Evidence): Reason[] {
   const n = sameSettings.length;
   const odds = oddsInWords(here.goodShare);
+  if (
+    stage === 'confirm' &&
+    last.timeSeconds !== null &&
+    problem.method.timeIs === 'target' &&
+    !isInTime(problem, last)
+  ) {
+    return [
+      {
+        code: 'confirm',
+        text: `One shot outside the window is noise until it happens twice: the same again. So far it is ${odds} that these settings are right.`,
+      },
+    ];
+  }
   if (stage === 'confirm') {
     const next = n === 1 ? 'a second' : 'another';
     return [

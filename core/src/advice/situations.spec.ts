@@ -37,6 +37,24 @@ const SITUATIONS: Situation[] = [
     expect: finer,
   },
   {
+    name: 'slow again after a good shot, and sour: the clock first or patience, not hotter',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(35.5, tasting(0), { grind: 13 }), shot(31.5, tasting(-0.5)), shot(34.5, tasting(-1))],
+    },
+    expect: (a) => a.action === 'repeat' || coarser(a),
+  },
+  {
+    name: 'a good series, then slow twice with a good cup: a notch coarser',
+    ask: { shots: [shot(30), shot(31), shot(33.5), shot(34)] },
+    expect: coarser,
+  },
+  {
+    name: 'liked at first sight, near the edge of the window: pulled again, not moved',
+    ask: { shots: [shot(31.5, tasting(0.5, 0.5, { sweetness: 7, overall: 8 }))] },
+    expect: does('repeat'),
+  },
+  {
     name: 'a little fast: a small step, not a leap',
     ask: { shots: [shot(23.5, tasting(-0.5))] },
     expect: (a) => finer(a) && 14 - a.settings.grind <= 3,
