@@ -4,9 +4,8 @@ import { useEffect, useState } from 'react';
 export interface ShotTimer {
   running: boolean;
   seconds: number;
+  /** Starts from zero, or stops; the stopped time stays. */
   toggle: () => void;
-  /** Runs from zero at the first call, then stops; the stopped time stays. */
-  reset: () => void;
 }
 
 /** A hand-held stopwatch in tenths of a second. */
@@ -29,9 +28,5 @@ export function useTimer(onStop: (seconds: number) => void): ShotTimer {
     setStartedAt(null);
     onStop(stopped);
   };
-  const reset = (): void => {
-    setStartedAt(null);
-    setSeconds(0);
-  };
-  return { running: startedAt !== null, seconds, toggle, reset };
+  return { running: startedAt !== null, seconds, toggle };
 }
