@@ -22,7 +22,7 @@ function open(id: string): Written[] {
     '/api/stations': pageOf([sheet.station]),
     '/api/coffees': pageOf([sheet.coffee]),
     '/api/machines': pageOf([sheet.machine]),
-    '/api/runs': pageOf([{ ...sheet.run, status: 'kept' }]),
+    '/api/runs': pageOf([{ ...sheet.run, status: 'kept', coffeeName: 'Saltmarsh', methodName: 'Balance walk' }]),
     '/api/runs/run/sheet': sheet,
   });
   renderPage(<MethodPage />, { path: '/methods/:methodId', at: `/methods/${id}` });
