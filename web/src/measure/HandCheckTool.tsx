@@ -52,8 +52,9 @@ function Answers({
   const chosen = felt ?? run?.handCheck ?? null;
   const begun = (sheet?.shots.length ?? 0) > 0;
   const tell = async (): Promise<void> => {
-    const done = await putRun({ id: run!.id, runDto: { ...withoutRow(run!), handCheck: chosen } });
-    if (!('error' in done)) await navigate(`/dial-in/${run!.id}`);
+    if (!sheet) return;
+    const done = await putRun({ id: sheet.run.id, runDto: { ...withoutRow(sheet.run), handCheck: chosen } });
+    if (!('error' in done)) await navigate(`/dial-in/${sheet.run.id}`);
   };
   return (
     <>
@@ -81,7 +82,7 @@ function Answers({
           <Button
             type="primary"
             size="large"
-            disabled={chosen === null || begun}
+            disabled={chosen === null || begun || !sheet}
             loading={isLoading}
             onClick={() => void tell()}
           >

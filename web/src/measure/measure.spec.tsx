@@ -23,7 +23,7 @@ function open(tool: string, more: Record<string, object> = {}): Written[] {
     '/api/machines': pageOf([{ ...machine, preBrew: 'valve' }]),
     '/api/stations': pageOf([{ ...station, grind: 14 }]),
     '/api/doses': pageOf([]),
-    '/api/runs': pageOf([run]),
+    '/api/runs': pageOf([{ ...run, coffeeName: 'Saltmarsh', stationName: 'Left bar', methodName: 'Balance walk' }]),
     '/api/runs/run/sheet': sheet,
     '/api/weighings/of/grinder': { weighings: [], model: null, creep: null },
     ...more,
@@ -110,6 +110,8 @@ describe('measuring', () => {
     await press('Tell the dial-in of Saltmarsh');
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]).toMatchObject({ path: '/api/runs/run', body: { handCheck: 'too-coarse' } });
+    // Names belong to the list, not to the dial-in: the server would refuse them.
+    expect(Object.keys(written[0]!.body).filter((key) => key.endsWith('Name'))).toEqual([]);
   });
 
   it('turns a valve towards its target and remembers the turns', async () => {
