@@ -172,6 +172,20 @@ describe('reasons', () => {
     expect(at(40, 60)).toBe('The grinder stands at its coarsest, 40. The next lever takes over.');
   });
 
+  it('tell the end by the scale, not by the time the shots happened to take', () => {
+    const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const shots = [24.4, 24.3].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
+    const advice = ask({ grinder: known, start: { grind: 0 }, shots });
+    expect(textOf(advice, 'limit')).toBe('The grinder stands at its finest, 0. The next lever takes over.');
+  });
+
+  it('promise no next lever while nothing is turned', () => {
+    const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const shots = [26.5, 26, 23.6].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
+    const advice = ask({ grinder: known, start: { grind: 0 }, shots });
+    expect([advice.action, textOf(advice, 'limit')]).toEqual(['repeat', undefined]);
+  });
+
   it('say that one step jumps over the window, and leave the grind alone', () => {
     const grinder = { ...everydayRequest().grinder, step: 5, logTimePerUnit: { mean: 0.12, sd: 0.005, shots: 60 } };
     const shots = [everydayShot({ grind: 15, timeSeconds: 22 }), everydayShot({ grind: 10, timeSeconds: 39.5 })];

@@ -55,14 +55,17 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
 }
 
 /** Why the lever that was due is not the one that is turned. */
-function blockedReasons(problem: Problem, { blocked, here }: Decision, { circling, last }: Evidence): Reason[] {
-  if (blocked === null) return [];
+function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
+  const { action, blocked } = decision;
+  if (action !== 'change' || blocked === null) return [];
   if (blocked !== 'grind') {
     if (!circling.includes(blocked)) return [];
     return [{ code: 'circling', text: `The ${blocked} has gone to and fro twice: that lever is done.` }];
   }
   const { grind } = last.planned;
-  const end = here.medianTimeSeconds < problem.request.target.timeSeconds.min ? 'finest' : 'coarsest';
+  const { min, max } = problem.grindScale;
+  const isAtLowEnd = grind - min < max - grind;
+  const end = isAtLowEnd === (problem.finerSign === -1) ? 'finest' : 'coarsest';
   const why = circling.includes('grind')
     ? 'The grind has gone to and fro twice: that lever is done.'
     : problem.grindScale.step > 0 && !atLimit(problem, grind)

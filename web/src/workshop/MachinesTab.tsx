@@ -1,12 +1,11 @@
 import { plainNumber } from '@olvet/core';
 import { Form, InputNumber, Segmented, Select } from 'antd';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
-import { DegreesInput } from '../parts/DegreesInput';
 import { temperatureNumber, type TemperatureUnit } from '../parts/format';
 import { shownDifference, useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
-import { NameField, NumberField } from './fields';
+import { DegreesField, NameField, NumberField } from './fields';
 
 interface Fields {
   name: string;
@@ -91,15 +90,9 @@ export function MachinesTab() {
             {({ getFieldValue }) =>
               getFieldValue('canSet') && (
                 <div className={listStyles.two}>
-                  <Form.Item name={['temperatureC', 'min']} label={`Lowest, °${unit}`}>
-                    <DegreesInput className={listStyles.full} />
-                  </Form.Item>
-                  <Form.Item name={['temperatureC', 'max']} label={`Highest, °${unit}`}>
-                    <DegreesInput className={listStyles.full} />
-                  </Form.Item>
-                  <Form.Item name={['temperatureC', 'step']} label={`Step, °${unit}`}>
-                    <DegreesInput className={listStyles.full} difference />
-                  </Form.Item>
+                  <DegreesField name={['temperatureC', 'min']} label="Lowest" />
+                  <DegreesField name={['temperatureC', 'max']} label="Highest" />
+                  <DegreesField name={['temperatureC', 'step']} label="Step" difference />
                 </div>
               )
             }

@@ -73,7 +73,12 @@ describe('the workshop', () => {
     expect(await screen.findByText(/190–207 °F in steps of 0.9/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Edit Twin' }));
     const drawer = await screen.findByRole('dialog');
-    fireEvent.change(within(drawer).getByLabelText('Highest, °F'), { target: { value: '212' } });
+    const highest = within(drawer).getByLabelText('Highest, °F');
+    fireEvent.change(highest, { target: { value: '' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    expect(await within(drawer).findByText('A number is needed here')).toBeInTheDocument();
+    expect(written).toEqual([]);
+    fireEvent.change(highest, { target: { value: '212' } });
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.body).toMatchObject({ temperatureC: { min: 88, max: 100, step: 0.5 } });

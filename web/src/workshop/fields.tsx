@@ -1,6 +1,8 @@
 import { Form, Input, InputNumber } from 'antd';
 import type { ReactNode } from 'react';
+import { DegreesInput } from '../parts/DegreesInput';
 import listStyles from '../parts/List.module.css';
+import { useTemperatureUnit } from '../parts/temperature';
 
 type Path = string | (string | number)[];
 
@@ -13,11 +15,23 @@ export function NameField() {
   );
 }
 
+const GIVEN = [{ required: true, message: 'A number is needed here' }];
+
 /** A number that must be given. */
 export function NumberField({ name, label, extra }: { name: Path; label: string; extra?: ReactNode }) {
   return (
-    <Form.Item name={name} label={label} extra={extra} rules={[{ required: true, message: 'A number is needed here' }]}>
+    <Form.Item name={name} label={label} extra={extra} rules={GIVEN}>
       <InputNumber className={listStyles.full} controls={false} inputMode="decimal" />
+    </Form.Item>
+  );
+}
+
+/** A temperature, or a difference of two, that must be given; typed in the shop's unit. */
+export function DegreesField({ name, label, difference }: { name: Path; label: string; difference?: boolean }) {
+  const unit = useTemperatureUnit();
+  return (
+    <Form.Item name={name} label={`${label}, °${unit}`} rules={GIVEN}>
+      <DegreesInput className={listStyles.full} difference={difference} />
     </Form.Item>
   );
 }
