@@ -174,7 +174,7 @@ describe('reasons', () => {
 
   it('tell the end by the scale, not by the time the shots happened to take', () => {
     const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
-    const shots = [24.4, 24.3].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
+    const shots = [25.5, 24.3, 24.2].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
     const advice = ask({ grinder: known, start: { grind: 0 }, shots });
     expect(textOf(advice, 'limit')).toBe('The grinder stands at its finest, 0. The next lever takes over.');
   });
