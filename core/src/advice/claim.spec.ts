@@ -1,6 +1,6 @@
 import { findMethod } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { claimAt, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare, plainMiss } from './claim';
+import { costOfClaim, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare, plainMiss } from './claim';
 import { readEvidence } from './evidence';
 import { infer } from './infer';
 import type { Outlook } from './particles';
@@ -16,14 +16,22 @@ const right = everydayShot({ timeSeconds: 29, taste: { balance: 0, body: 0, swee
 const sour = everydayShot({ timeSeconds: 29, taste: { balance: -1.5, body: 0 } });
 
 describe('a claim', () => {
-  it('must be the surer the earlier it comes, but never less than even', () => {
-    const levels = [1, 3, 4, 6, 9, 20].map((count) =>
-      claimAt(after(Array.from({ length: count }, () => right)).problem),
-    );
-    expect(levels[0]).toBe(levels[1]);
-    expect(levels).toEqual([...levels].sort((a, b) => b - a));
-    expect(levels[2]!).toBeLessThan(levels[1]!);
-    expect(levels.at(-1)!).toBeGreaterThan(0.5);
+  const costAfter = (count: number, share: number) =>
+    costOfClaim(after(Array.from({ length: count }, () => right)).problem, believed(share));
+
+  it('costs its doubt, and the less the longer the run: good enough is enough', () => {
+    expect([costAfter(1, 1), costAfter(9, 1)]).toEqual([0, 0]);
+    // Twice the doubt, twice the price.
+    expect(costAfter(2, 0.6)).toBeCloseTo(2 * costAfter(2, 0.8), 9);
+    const costs = [1, 3, 6, 9, 14, 30].map((count) => costAfter(count, 0.8));
+    expect(costs).toEqual([...costs].sort((a, b) => b - a));
+    expect(costs[0]!).toBeGreaterThan(2 * costs[3]!);
+    expect(costs.at(-1)!).toBeGreaterThan(0);
+  });
+
+  it('is never made of what is less likely right than wrong', () => {
+    const { problem, evidence } = after([right, right]);
+    expect([0.45, 0.55].map((share) => mayClaim(problem, evidence, believed(share)))).toEqual([false, true]);
   });
 
   it('needs a sound shot that was timed and tasted, however much is believed', () => {
@@ -106,16 +114,15 @@ describe('confirming', () => {
 
   const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, overall } });
 
-  it('pulls again what poured and tasted right, if it is believed in by half', () => {
-    expect(confirms([marked(6)], 0.55)).toBe(true);
-    expect(confirms([marked(6)], 0.45)).toBe(false);
+  it('pulls again what poured and tasted right, if it is believed in', () => {
+    expect(confirms([marked(6)], 0.65)).toBe(true);
+    expect(confirms([marked(6)], 0.55)).toBe(false);
   });
 
   it('pulls again what one would serve, or nobody marked, on less', () => {
-    expect(confirms([marked(7)], 0.35)).toBe(true);
-    expect(confirms([right], 0.35)).toBe(true);
-    expect(confirms([marked(9)], 0.25)).toBe(false);
-    expect(confirms([marked(8), marked(8)], 0.35)).toBe(false);
+    expect(confirms([marked(7)], 0.55)).toBe(true);
+    expect(confirms([right], 0.55)).toBe(true);
+    expect(confirms([marked(9)], 0.45)).toBe(false);
   });
 
   it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {
@@ -125,10 +132,9 @@ describe('confirming', () => {
     expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
   });
 
-  it('ends once the settings stood twice, or three times where every shot read right', () => {
+  it('ends once the settings stood twice', () => {
     expect(confirms([sour, right], 0.7)).toBe(false);
-    expect(confirms([right, right], 0.7)).toBe(true);
-    expect(confirms([right, right, right], 0.7)).toBe(false);
+    expect(confirms([right, right], 0.7)).toBe(false);
   });
 });
 

@@ -6,18 +6,17 @@ import { HARSH, type Pour, type Problem } from './problem';
 export const TASTE_SCALES = ['balance', 'body'] as const;
 export type TasteScale = (typeof TASTE_SCALES)[number];
 
-/** `dialled` is a claim: this sure must the belief be, easing with every shot after the third: good enough is enough. */
-const CLAIM_AT = 0.9;
-const CLAIM_EASE = 0.06;
-const CLAIM_EASES_AFTER = 3;
-const CLAIM_AT_LAST = 0.52;
+/** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */
+const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
+/** What is less likely right than wrong is never claimed. */
+const CLAIM_AT_LEAST = 0.5;
 /** Further beyond tolerance than noise alone puts a right cup, points. */
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
-const WORTH_CONFIRMING = 0.5;
+const WORTH_CONFIRMING = 0.6;
 /** The same for a first shot that nobody marked below this of ten: a cup one would serve is not moved on a suspicion. */
 const LIKED = 7;
-const LIKED_WORTH_CONFIRMING = 0.3;
+const LIKED_WORTH_CONFIRMING = 0.5;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
@@ -47,9 +46,10 @@ export function isTooTight(problem: Problem, evidence: Evidence): boolean {
   return (last.timeSeconds ?? Infinity) >= problem.request.target.timeSeconds.min;
 }
 
-/** Good enough is enough: the longer the run, the less certainty is worth another shot. */
-export function claimAt(problem: Problem): number {
-  return Math.max(CLAIM_AT_LAST, CLAIM_AT - CLAIM_EASE * Math.max(0, problem.pours.length - CLAIM_EASES_AFTER));
+/** What calling these settings dialled now would cost, in shots: the doubt times the price of being wrong. */
+export function costOfClaim({ pours }: Problem, here: Outlook): number {
+  const { atFirst, lessEachShot, least } = FALSE_CLAIM_SHOTS;
+  return Math.max(least, atFirst - lessEachShot * pours.length) * (1 - here.goodShare);
 }
 
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
@@ -62,7 +62,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   if (sound.length <= problem.method.confirmShots) return false;
-  return here.goodShare >= claimAt(problem);
+  return here.goodShare >= CLAIM_AT_LEAST;
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
@@ -88,17 +88,14 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): bool
   return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale) !== 0);
 }
 
-/**
- * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice;
- * a third time where every shot read right, because to move them then would be fiddling.
- */
+/** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  const isLiked = sound.length < PATIENCE && (last.taste?.overall ?? LIKED) >= LIKED;
-  if (!last.sound || here.goodShare < (isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING)) return false;
-  if (sound.length < PATIENCE) return readsRight(problem, last);
-  return sound.length === PATIENCE && sound.every((pour) => readsRight(problem, pour));
+  if (!last.sound || sound.length >= PATIENCE) return false;
+  const isLiked = (last.taste?.overall ?? LIKED) >= LIKED;
+  const enough = isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
+  return here.goodShare >= enough && readsRight(problem, last);
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */

@@ -1,5 +1,5 @@
 import type { Lever } from '../method/Method';
-import { claimAt, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE, tastesPlainlyOff } from './claim';
+import { costOfClaim, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE, tastesPlainlyOff } from './claim';
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
@@ -15,16 +15,16 @@ import { sensibleMoves } from './sensible';
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
-const ORDER_PRICE = 0.1;
+const ORDER_PRICE = 0.06;
 /** The same where a school begins with temperature and leaves the grind to the end: longer before finer, while the time is tolerated. */
-const STRICT_ORDER_PRICE = 0.6;
+const STRICT_ORDER_PRICE = 2;
 const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
-const EARLY_PRICE = 0.5;
+const EARLY_PRICE = 0.3;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.3;
 /** Price of leaving settings, times the belief that they are right: do not fiddle. */
-const INERTIA_PRICE = 0.6;
+const INERTIA_PRICE = 0.2;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
@@ -49,7 +49,9 @@ export type Stage =
 export interface Choice {
   move: Move;
   outlook: Outlook;
-  /** Expected shots to go, with the price of coffee and of leaving the method's order. */
+  /** Expected shots to go. */
+  shots: number;
+  /** The same with the price of coffee, of leaving these settings and of leaving the method's order. */
   cost: number;
 }
 
@@ -78,6 +80,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const look = (move: Move): Choice => ({
     move,
     outlook: lookAt(problem, posterior, particles, move.settings),
+    shots: 1,
     cost: 1,
   });
   const still = look(standStill(problem, evidence?.last.planned ?? problem.start));
@@ -109,13 +112,16 @@ export function decide(problem: Problem, seed: string): Decision {
   ) {
     return stay('repeat', 'surprise');
   }
-  if (!isTight && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
   const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
   const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
+  const fewest = Math.min(...ranked.map(({ shots }) => shots));
+  if (!isTight && mayClaim(problem, evidence, still.outlook) && costOfClaim(problem, still.outlook) <= fewest) {
+    return stay('dialled', 'dialled');
+  }
   const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
@@ -176,7 +182,6 @@ function rank(
     particles,
     next: next.map((choice) => choice.outlook),
     goals: goalsOf(problem, posterior, particles, still, candidates),
-    claimAt: claimAt(problem),
     tasteSd: WHOLE_CUP_SD,
   });
   const coffee = (choice: Choice): number => {
@@ -189,7 +194,8 @@ function rank(
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
     const inertia = choice === still ? 0 : INERTIA_PRICE * still.outlook.goodShare;
     const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
-    choice.cost = inertia + costs[i]! + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
+    choice.shots = costs[i]!;
+    choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);

@@ -32,7 +32,7 @@ const particles: Particles = {
   noise: new Float64Array(COUNT),
 };
 const costs = (next: Outlook[], goals: Outlook[], change: Partial<LookAheadInput> = {}) =>
-  shotsToGo({ particles, next, goals, claimAt: 0.9, tasteSd: 0.4, ...change });
+  shotsToGo({ particles, next, goals, tasteSd: 0.4, ...change });
 
 describe('shots to go', () => {
   const sure = outlook({}, () => ({ good: true }));
@@ -45,8 +45,8 @@ describe('shots to go', () => {
   it('add one move to a goal that is surely right, and its whole price where none is', () => {
     const oneMoveAway = outlook({ yieldGrams: 40 }, () => ({ good: true }));
     expect(costs([wrong], [wrong, oneMoveAway])).toEqual([2]);
-    // One shot, one more at the same settings, four to mend what is surely wrong.
-    expect(costs([wrong], [wrong])).toEqual([6]);
+    // One shot, one more at the same settings, five to mend what is surely wrong.
+    expect(costs([wrong], [wrong])).toEqual([7]);
   });
 
   it('count the variables between here and a goal, dose and yield in ratio as one', () => {
@@ -67,13 +67,14 @@ describe('shots to go', () => {
     expect(tells!).toBeLessThan(says!);
     // Told: half the time done, half the time one move to what is then surely right.
     expect(tells!).toBeCloseTo(1 + 0.5 * 1, 6);
-    expect(says!).toBeCloseTo(1 + 1 + 4 * 0.5, 6);
+    expect(says!).toBeCloseTo(1 + 1 + 5 * 0.5, 6);
   });
 
-  it('ask for more shots the surer a claim must be', () => {
-    const likely = outlook({}, (k) => ({ good: k % 10 !== 0 }));
-    expect(costs([likely], [likely], { claimAt: 0.85 })[0]!).toBeLessThan(
-      costs([likely], [likely], { claimAt: 0.95 })[0]!,
-    );
+  it('end with a claim where the doubt is cheaper than another shot, and go on where it is not', () => {
+    // Outcomes come from every third or fourth particle, and all alike: the weights are equal.
+    const wrongInTen = (doubtful: number) => outlook({}, (k) => ({ good: k % 10 >= doubtful }));
+    const costOf = (doubtful: number) => costs([wrongInTen(doubtful)], [wrongInTen(doubtful)])[0]!;
+    // A wrong claim costs ten shots, a wrong goal five and the move to it.
+    expect([1, 2, 3, 5].map(costOf)).toEqual([1 + 1, 1 + 2, 1 + 1 + 1.5, 1 + 1 + 2.5].map((n) => expect.closeTo(n, 6)));
   });
 });

@@ -2,9 +2,11 @@ import type { Settings } from './answer';
 import type { Outlook, Particles } from './particles';
 
 /** Outcomes imagined for each move. */
-const OUTCOMES = 10;
+const OUTCOMES = 12;
 /** Shots that a wrong setting costs, on average, to be found out and mended. */
-const MENDING_SHOTS = 4;
+const MENDING_SHOTS = 5;
+/** What a wrong claim costs, in shots, seen from a shot or two before it: the trust, and beginning anew. */
+const FALSE_CLAIM_SHOTS = 10;
 
 export interface LookAheadInput {
   particles: Particles;
@@ -12,15 +14,15 @@ export interface LookAheadInput {
   next: readonly Outlook[];
   /** Where one could end: settings one, two or three single moves away. */
   goals: readonly Outlook[];
-  /** Probability at which a setting may be called dialled. */
-  claimAt: number;
   tasteSd: number;
 }
 
 /**
- * Expected shots still to pull for each next move, this one included. After a move there is nothing left when its
- * outcome lets these settings be claimed; otherwise one walks, one variable a shot, to the goal with the least of
- * (moves to get there + doubt that it is right × shots a wrong goal costs).
+ * Expected shots still to pull for each next move, this one included. After a move and its outcome one does what is
+ * cheapest: call these settings dialled (doubt × what a wrong claim costs), or walk, one variable a shot, to the goal
+ * with the least of (moves to get there + doubt that it is right × shots a wrong goal costs). There is no level of
+ * certainty to be reached: a claim is made when nothing that could still be pulled is worth its shot (optimal
+ * stopping). A fixed level made the advice pull for certainty that the next shot could not give.
  *
  * Outcomes (time, balance, body) are imagined from evenly spaced particles with their own noise; each reweights all
  * particles by Gaussian likelihood (importance sampling on the posterior draws), so that a move is judged by what it
@@ -49,7 +51,7 @@ function differs(a: number, b: number): boolean {
 }
 
 function meanShotsAfter(input: LookAheadInput, move: Outlook, steps: number[]): number {
-  const { particles, goals, claimAt, tasteSd } = input;
+  const { particles, goals, tasteSd } = input;
   const n = particles.beliefs.length;
   const weights = new Float64Array(n);
   const stride = n / OUTCOMES;
@@ -70,9 +72,10 @@ function meanShotsAfter(input: LookAheadInput, move: Outlook, steps: number[]): 
       weights[i] = weight;
       total += weight;
     }
-    if (weightedShare(move.good, weights, total) >= claimAt) continue;
-    let least = Infinity;
+    let least = FALSE_CLAIM_SHOTS * (1 - weightedShare(move.good, weights, total));
     for (let g = 0; g < goals.length; g += 1) {
+      // A goal no nearer than the best so far cannot win, however sure.
+      if (steps[g]! >= least) continue;
       const doubt = 1 - weightedShare(goals[g]!.good, weights, total);
       least = Math.min(least, steps[g]! + MENDING_SHOTS * doubt);
     }

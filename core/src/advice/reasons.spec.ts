@@ -181,7 +181,7 @@ describe('reasons', () => {
 
   it('promise no next lever while nothing is turned', () => {
     const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
-    const shots = [26.5, 26, 23.6].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
+    const shots = [28, 28, 23.6].map((timeSeconds) => everydayShot({ grind: 0, timeSeconds }));
     const advice = ask({ grinder: known, start: { grind: 0 }, shots });
     expect([advice.action, textOf(advice, 'limit')]).toEqual(['repeat', undefined]);
   });
