@@ -22,9 +22,9 @@ const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
 const EARLY_PRICE = 0.3;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
-const WHOLE_CUP_SD = 0.3;
-/** Price of leaving settings, times the belief that they are right: do not fiddle. */
-const INERTIA_PRICE = 0.2;
+const WHOLE_CUP_SD = 0.35;
+/** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
+const INERTIA_PRICE = { any: 0.2, kept: 0.6 };
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
@@ -117,7 +117,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
   const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
-  const ranked = rank(problem, evidence, posterior, particles, still, candidates, plan);
+  const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   if (!isTight && mayClaim(problem, evidence, still.outlook) && costOfClaim(problem, still.outlook) <= fewest) {
     return stay('dialled', 'dialled');
@@ -165,13 +165,14 @@ function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
 function rank(
   problem: Problem,
   evidence: Evidence,
-  posterior: Posterior,
+  mixture: Mixture,
   particles: Particles,
   still: Choice,
   candidates: Choice[],
   plan: Plan,
 ): Choice[] {
   const { levers, stage } = plan;
+  const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
   const sensible = isTasteMove ? sensibleMoves(problem, evidence, plan, still, candidates, worthIt) : candidates;
@@ -181,7 +182,7 @@ function rank(
   const costs = shotsToGo({
     particles,
     next: next.map((choice) => choice.outlook),
-    goals: goalsOf(problem, posterior, particles, still, candidates),
+    goals: goalsOf(problem, mixture.main, particles, still, candidates),
     tasteSd: WHOLE_CUP_SD,
   });
   const coffee = (choice: Choice): number => {
@@ -192,7 +193,7 @@ function rank(
   const orderPrice = isStrict ? STRICT_ORDER_PRICE : ORDER_PRICE;
   next.forEach((choice, i) => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
-    const inertia = choice === still ? 0 : INERTIA_PRICE * still.outlook.goodShare;
+    const inertia = choice === still ? 0 : fiddling;
     const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
     choice.shots = costs[i]!;
     choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
