@@ -1,6 +1,15 @@
 import { findMethod } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { costOfClaim, isInTime, isToConfirm, isTooTight, mayClaim, mustPrepare, plainMiss } from './claim';
+import {
+  costOfClaim,
+  isGoodEnough,
+  isInTime,
+  isToConfirm,
+  isTooTight,
+  mayClaim,
+  mustPrepare,
+  plainMiss,
+} from './claim';
 import { readEvidence } from './evidence';
 import { infer } from './infer';
 import type { Outlook } from './particles';
@@ -135,6 +144,22 @@ describe('confirming', () => {
   it('ends once the settings stood twice', () => {
     expect(confirms([sour, right], 0.7)).toBe(false);
     expect(confirms([right, right], 0.7)).toBe(false);
+  });
+});
+
+describe('good enough', () => {
+  const isEnough = (shots: AdviceRequest['shots'], share: number) => {
+    const { problem, evidence } = after(shots);
+    return isGoodEnough(problem, evidence, believed(share));
+  };
+
+  it('is what stood twice, read right each time and is well believed in', () => {
+    expect(isEnough([right, right], 0.85)).toBe(true);
+    expect(isEnough([right, right], 0.7)).toBe(false);
+    expect(isEnough([right], 0.85)).toBe(false);
+    expect(isEnough([sour, right], 0.85)).toBe(false);
+    // A channel in between says nothing about the settings.
+    expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.85)).toBe(true);
   });
 });
 

@@ -10,6 +10,8 @@ export type TasteScale = (typeof TASTE_SCALES)[number];
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 const CLAIM_AT_LEAST = 0.5;
+/** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
+const GOOD_ENOUGH = 0.8;
 /** Further beyond tolerance than noise alone puts a right cup, points. */
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
@@ -63,6 +65,15 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return here.goodShare >= CLAIM_AT_LEAST;
+}
+
+/**
+ * Settings that stood twice or more, every sound shot as wanted, and that are well believed in: to turn anything for the last
+ * tenths would be fiddling. Good enough is enough.
+ */
+export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
+  const sound = sameSettings.filter((pour) => pour.sound);
+  return sound.length >= PATIENCE && here.goodShare >= GOOD_ENOUGH && sound.every((pour) => readsRight(problem, pour));
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */

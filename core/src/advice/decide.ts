@@ -1,5 +1,14 @@
 import type { Lever } from '../method/Method';
-import { costOfClaim, isTooTight, isToConfirm, mayClaim, mustPrepare, PATIENCE, tastesPlainlyOff } from './claim';
+import {
+  costOfClaim,
+  isGoodEnough,
+  isTooTight,
+  isToConfirm,
+  mayClaim,
+  mustPrepare,
+  PATIENCE,
+  tastesPlainlyOff,
+} from './claim';
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
@@ -119,9 +128,8 @@ export function decide(problem: Problem, seed: string): Decision {
   const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
   const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
-  if (!isTight && mayClaim(problem, evidence, still.outlook) && costOfClaim(problem, still.outlook) <= fewest) {
-    return stay('dialled', 'dialled');
-  }
+  const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
+  if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };

@@ -141,6 +141,21 @@ const SITUATIONS: Situation[] = [
     expect: (a) => variables(a) === 'doseGrams' && a.settings.doseGrams === 18.5,
   },
   {
+    name: 'three light shots all within tolerance, each a trifle bitter: leave them',
+    ask: {
+      ...light,
+      target: { ...openTarget, temperatureC: 95 },
+      shots: [31, 30, 29].map((seconds) =>
+        shot(seconds, tasting(0.5, -0.5, { sweetness: 7.5, overall: 8 }), {
+          yieldGrams: 45,
+          temperatureC: 95,
+          planned: { doseGrams: 18, yieldGrams: 45 },
+        }),
+      ),
+    },
+    expect: (a) => a.action === 'dialled',
+  },
+  {
     name: 'gushed, neither timed nor tasted: finer',
     ask: { shots: [everydayShot({ timeSeconds: null, taste: null, seen: ['gushing'] })] },
     expect: (a) => finer(a) && a.why.some(({ text }) => /it gushed/.test(text)),
