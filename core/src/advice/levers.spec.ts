@@ -62,6 +62,16 @@ describe('the levers to reach for', () => {
     expect(planned(shots).levers).toEqual(['yield']);
   });
 
+  it.each([
+    [-0.5, -2, true],
+    [0.5, 2, true],
+    [0.5, -2, false],
+    [-0.5, 2, false],
+  ])('may be grind where it mends balance and body together: balance %d, body %d', (balance, body, mayGrind) => {
+    const shots = [0, 1, 2].map(() => everydayShot({ timeSeconds: 29, taste: cup(balance, body) }));
+    expect(planned(shots).levers.includes('grind')).toBe(mayGrind);
+  });
+
   it('follows the method’s order for balance, temperature last and not before another lever was turned', () => {
     expect(planned([bitter(14), bitter(14)]).levers).toEqual(['grind', 'yield']);
     expect(planned([bitter(14), bitter(14.5)]).levers).toEqual(['grind', 'yield', 'temperature']);

@@ -14,6 +14,9 @@ export const WINDOW_DOUBT = 0.45;
 const PLAIN_SHARE = 0.05;
 const CLOCK_BELIEVED = 0.7;
 
+/** From this share of the tolerance on a cup leans to sour or bitter, though it is still called even. */
+const LEANING = 0.5;
+
 /** What the method would reach for now. */
 export interface Plan {
   levers: Lever[];
@@ -64,7 +67,8 @@ export function leversToTry(
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
   const bodyOff = Math.abs(lack.body);
-  const bodyAlone = (bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence);
+  const bodyAlone =
+    ((bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence)) && !leansOneWay(problem, evidence);
   const wanted = leversForTaste(method, bodyOff > balanceOff, bodyAlone).filter((lever) => isTurnOf(problem, lever));
   const possible = wanted.filter(usable);
   // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
@@ -119,6 +123,14 @@ function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: boolean,
   const withoutGrind = bodyOrder.filter((lever) => lever !== 'grind');
   if (bodyAlone && withoutGrind.length > 0) return withoutGrind;
   return [...new Set(bodyFirst ? [...bodyOrder, ...balanceOrder] : [...balanceOrder, ...bodyOrder])];
+}
+
+/** A little sour beside thin, or a little bitter beside heavy: there the grind mends both instead of spoiling the balance. */
+function leansOneWay(problem: Problem, { sameSettings }: Evidence): boolean {
+  const sound = sameSettings.filter((pour) => pour.sound);
+  const balance = tastedMiss(problem, sound, 'balance') ?? 0;
+  const body = tastedMiss(problem, sound, 'body') ?? 0;
+  return Math.sign(balance) === Math.sign(body) && Math.abs(balance) >= LEANING * problem.method.tolerance.balance;
 }
 
 /** The tongue says so plainly, whatever roast and origin made one expect of the balance. */

@@ -55,34 +55,10 @@ describe('reasons', () => {
   });
 
   it('own up to a move that leads away first', () => {
-    type Cup = [balance: number, body: number, sweetness: number, overall: number];
-    const poured = (grind: number, yieldGrams: number, timeSeconds: number, cup: Cup, seen: ['spurts'] | [] = []) =>
-      everydayShot({
-        grind,
-        yieldGrams,
-        planned: { doseGrams: 18, yieldGrams },
-        timeSeconds,
-        seen,
-        taste: { balance: cup[0], body: cup[1], dryness: 2 * seen.length, sweetness: cup[2], overall: cup[3] },
-      });
-    const advice = ask({
-      grinder: { ...everydayRequest().grinder, step: 0.25, logTimePerUnit: { mean: 0.03, sd: 0.004, shots: 40 } },
-      machine: { temperatureC: null },
-      coffee: { roast: 'medium-light' },
-      target: { ...target, temperatureC: null },
-      start: { grind: 10.75 },
-      shots: [
-        poured(10.75, 36, 26.4, [1, 0.5, 5.5, 6.5]),
-        poured(10.75, 34, 26.1, [0, 1, 5, 6.5]),
-        poured(10.75, 34, 20.2, [-2, -1, 1.5, 4], ['spurts']),
-        poured(10.75, 34, 26.2, [0, 1, 7.5, 6.5]),
-        poured(6.75, 34, 30.1, [0, 1, 6, 6.5]),
-        poured(6.75, 34, 27.9, [0.5, 1, 4.5, 7.5]),
-        poured(6.75, 34, 27.8, [0.5, 1.5, 5.5, 6]),
-      ],
-    });
+    // Balanced, but far too thin: less water mends the body and makes the cup sour, until the grind follows.
+    const advice = ask({ shots: [everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -2 } })] });
     expect([advice.action, advice.why.map(({ code }) => code).includes('first-of-two')]).toEqual(['change', true]);
-    expect(advice.settings.yieldGrams).toBeGreaterThan(34);
+    expect(advice.settings.yieldGrams).toBeLessThan(36);
   });
 
   it('call one shot outside the window noise until it happens twice', () => {

@@ -83,7 +83,10 @@ export function GhostTime({ expect, scale }: { expect: Expectation | null; scale
           {plainNumber(p10, 0)}–{plainNumber(p90, 0)} s
         </span>
       </span>
-      <span className={styles.odds}>in window {oddsInWords(expect.inWindow)}</span>
+      {/* Where the figure is not. */}
+      <span className={`${styles.odds} ${height(scale, mean) < 50 ? styles.above : styles.below}`}>
+        in window {oddsInWords(expect.inWindow)}
+      </span>
     </td>
   );
 }
