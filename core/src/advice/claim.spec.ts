@@ -116,9 +116,9 @@ describe('what the cups plainly lack', () => {
 });
 
 describe('confirming', () => {
-  const confirms = (shots: AdviceRequest['shots'], share: number) => {
+  const confirms = (shots: AdviceRequest['shots'], share: number, keptShare = 0) => {
     const { problem, evidence } = after(shots);
-    return isToConfirm(problem, evidence, believed(share));
+    return isToConfirm(problem, evidence, believed(share), keptShare);
   };
 
   const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, overall } });
@@ -139,6 +139,14 @@ describe('confirming', () => {
     expect(confirms([{ ...right, taste: null }], 0.7)).toBe(false);
     expect(confirms([{ ...right, timeSeconds: 21 }], 0.7)).toBe(false);
     expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
+  });
+
+  it('does not leave a kept recipe after one odd shot, unless the cup was plainly wrong', () => {
+    const late = { ...right, timeSeconds: 34 };
+    expect([0.5, 0.7].map((keptShare) => confirms([late], 0.55, keptShare))).toEqual([false, true]);
+    expect(confirms([late], 0.45, 0.7)).toBe(false);
+    expect(confirms([sour], 0.55, 0.7)).toBe(false);
+    expect(confirms([late, late], 0.55, 0.7)).toBe(false);
   });
 
   it('ends once the settings stood twice', () => {

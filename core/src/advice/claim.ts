@@ -11,7 +11,7 @@ const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 const CLAIM_AT_LEAST = 0.5;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
-const GOOD_ENOUGH = 0.8;
+const GOOD_ENOUGH = 0.75;
 /** Further beyond tolerance than noise alone puts a right cup, points. */
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
@@ -19,6 +19,8 @@ const WORTH_CONFIRMING = 0.6;
 /** The same for a first shot that nobody marked below this of ten: a cup one would serve is not moved on a suspicion. */
 const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.5;
+/** A recipe believed kept by this much is not left after one odd shot while it is at least this likely right. */
+const KEPT = { believed: 0.6, right: 0.5 };
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
@@ -99,11 +101,16 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): bool
   return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale) !== 0);
 }
 
-/** Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice. */
-export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
+/**
+ * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice;
+ * and a kept recipe is not turned after one odd shot.
+ */
+export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook, keptShare: number): boolean {
   const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   if (!last.sound || sound.length >= PATIENCE) return false;
+  const isKept = keptShare >= KEPT.believed && here.goodShare >= KEPT.right;
+  if (isKept && !tastesPlainlyOff(problem, sound)) return true;
   const isLiked = (last.taste?.overall ?? LIKED) >= LIKED;
   const enough = isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
   return here.goodShare >= enough && readsRight(problem, last);

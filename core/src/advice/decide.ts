@@ -130,7 +130,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
-  const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
+  const chosen = isToConfirm(problem, evidence, still.outlook, mixture.keptShare) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };

@@ -1,5 +1,7 @@
 import type { TimerStart } from '../brew/types';
 import {
+  FLOW_SHARE,
+  givenBy,
   LEAD_EXPONENT,
   leadShareOn,
   LOG_PUCK_CEILING,
@@ -55,25 +57,29 @@ export function slopesOf(
   const puckFollows = logPuck < LOG_PUCK_CEILING ? puckSeconds : 0;
   const soakFollows = Math.abs(x) < X_REACH ? LEAD_EXPONENT * shot.firstDripSeconds : 0;
   const leadShare = leadShareOn(clock, frame, shot.firstDripSeconds);
-  /** One parameter that acts through the puck: its derivatives of logPuck, of x, and of the soak beside these. */
-  const through = (i: number, dLogPuck: number, dX: number, ownSoak: number): void => {
+  /** One parameter that acts through the puck: its derivatives of logPuck, of x, of the soak beside these, and of the cup. */
+  const through = (i: number, dLogPuck: number, dX: number, ownSoak: number, dGiven = dX): void => {
     const soak = soakFollows * dX + ownSoak;
     room.firstDripSeconds[i] = soak;
     room.timeSeconds[i] = leadShare * soak + puckFollows * dLogPuck;
-    room.balance[i] = belief.balanceGrind * dX;
-    room.body[i] = belief.bodyGrind * dX;
+    room.balance[i] = belief.balanceGrind * dGiven;
+    room.body[i] = belief.bodyGrind * dGiven;
   };
   const bySlope = belief.slope * finer;
   through(AT.logPuck, 1, 1, 0);
   through(AT.logSlope, bySlope, bySlope, 0);
-  through(AT.doseExponent, logDose, logDose, 0);
+  through(AT.doseExponent, logDose, logDose, 0, FLOW_SHARE * logDose);
   through(AT.lead, 0, belief.middleByLead, shot.firstDripSeconds / belief.lead);
   room.balance[AT.balanceAtCentre] = 1;
-  room.balance[AT.logBalanceGrind] = belief.balanceGrind * x;
-  room.balance[AT.logBalanceRatio] = belief.balanceRatio * logRatio;
-  room.balance[AT.logBalanceHeat] = belief.balanceHeat * heat;
+  const given = givenBy(x, belief, geometry);
+  const byRatio = belief.balanceRatio * logRatio;
+  const byHeat = belief.heatToGrind * heat;
+  room.balance[AT.logBalanceGrind] = belief.balanceGrind * given + byRatio;
+  room.balance[AT.logRatioToGrind] = byRatio;
+  room.balance[AT.logHeatToGrind] = belief.balanceGrind * byHeat;
+  room.body[AT.logHeatToGrind] = belief.bodyGrind * byHeat;
   room.body[AT.bodyAtCentre] = 1;
-  room.body[AT.bodyGrind] = x;
+  room.body[AT.bodyGrind] = given;
   room.body[AT.logBodyRatio] = -belief.bodyRatio * logRatio;
   return room;
 }

@@ -18,10 +18,12 @@ export const P = {
   /** Balance and body at the window's middle with target ratio and temperature. */
   balanceAtCentre: 4,
   bodyAtCentre: 5,
-  /** ln of balance gained per unit of log time from grind, per unit of log ratio, per °C. */
+  /** ln of balance gained per unit of log time from grind. */
   logBalanceGrind: 6,
-  logBalanceRatio: 7,
-  logBalanceHeat: 8,
+  /** ln of the same per unit of log ratio, over that from grind: who tastes one lever keenly tastes all keenly. */
+  logRatioToGrind: 7,
+  /** ln of the log time by grind that gives as much to the cup as one °C. */
+  logHeatToGrind: 8,
   /** Body gained per unit of log time from grind; ln of body lost per unit of log ratio. */
   bodyGrind: 9,
   logBodyRatio: 10,
@@ -39,6 +41,11 @@ const PUMP_SECONDS_PER_GRAM = 0.12;
 const YIELD_EXPONENT = 0.92;
 /** The soak takes longer in a tighter puck, by this power of its resistance. */
 export const LEAD_EXPONENT = 0.7;
+/**
+ * What holds the water back without finer grounds, more coffee or a tighter puck, gives so much of what a finer grind
+ * gives to the cup for the same time: finer grounds act twice over, by surface and by contact time [half: assumed].
+ */
+export const FLOW_SHARE = 0.5;
 /** Beyond these the soak and the puck answer no further: guards against overflow, far outside any real shot. */
 export const X_REACH = 2;
 export const LOG_PUCK_CEILING = 6;
@@ -114,7 +121,7 @@ export interface Belief {
   bodyAtCentre: number;
   balanceGrind: number;
   balanceRatio: number;
-  balanceHeat: number;
+  heatToGrind: number;
   bodyGrind: number;
   bodyRatio: number;
   overallBest: number;
@@ -137,8 +144,8 @@ export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
     balanceAtCentre: theta[P.balanceAtCentre]!,
     bodyAtCentre: theta[P.bodyAtCentre]!,
     balanceGrind: Math.exp(theta[P.logBalanceGrind]!),
-    balanceRatio: Math.exp(theta[P.logBalanceRatio]!),
-    balanceHeat: Math.exp(theta[P.logBalanceHeat]!),
+    balanceRatio: Math.exp(theta[P.logBalanceGrind]! + theta[P.logRatioToGrind]!),
+    heatToGrind: Math.exp(theta[P.logHeatToGrind]!),
     bodyGrind: theta[P.bodyGrind]!,
     bodyRatio: Math.exp(theta[P.logBodyRatio]!),
     overallBest: theta[P.overallBest]!,
@@ -153,12 +160,13 @@ export function beliefOf(theta: ArrayLike<number>, frame: Frame): Belief {
  *
  * time = lead·e^(0.7·x) + Y·(pump + puck), with puck = exp(logPuck + slope·finer + exponent·ln dose), x the log distance
  * of the puck from the window's middle and Y the yield with exponent 0.92.
- * balance and body are linear in x, log ratio and °C around the window's middle.
+ * balance and body are linear in what puck and heat give together (`givenBy`) and in log ratio around the middle.
  */
 export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock: TimerStart = frame.clock): Prediction {
-  const { finer, logDose, logRatio, heat, effectiveYield } = geometry;
+  const { finer, logDose, logRatio, effectiveYield } = geometry;
   const logPuck = belief.logPuck + belief.slope * finer + belief.doseExponent * logDose;
   const x = logPuck - belief.logPuckAtMiddle;
+  const given = givenBy(x, belief, geometry);
   const soakSeconds = belief.lead * Math.exp(LEAD_EXPONENT * clampLog(x));
   const puckSeconds = effectiveYield * Math.exp(Math.min(LOG_PUCK_CEILING, logPuck));
   return {
@@ -166,10 +174,14 @@ export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock:
       leadShareOn(clock, frame, soakSeconds) * soakSeconds + effectiveYield * PUMP_SECONDS_PER_GRAM + puckSeconds,
     puckSeconds: puckSeconds + (clock === 'first-drip' ? 0 : LEAD_EXPONENT * soakSeconds),
     firstDripSeconds: soakSeconds,
-    balance:
-      belief.balanceAtCentre + belief.balanceGrind * x + belief.balanceRatio * logRatio + belief.balanceHeat * heat,
-    body: belief.bodyAtCentre + belief.bodyGrind * x - belief.bodyRatio * logRatio,
+    balance: belief.balanceAtCentre + belief.balanceGrind * given + belief.balanceRatio * logRatio,
+    body: belief.bodyAtCentre + belief.bodyGrind * given - belief.bodyRatio * logRatio,
   };
+}
+
+/** What is given to the cup by puck and heat together, as a log distance by grind alone. */
+export function givenBy(x: number, belief: Belief, { logDose, heat }: Geometry): number {
+  return x - (1 - FLOW_SHARE) * belief.doseExponent * logDose + belief.heatToGrind * heat;
 }
 
 /** How much of the soak a clock counts, 0–1. */

@@ -66,9 +66,9 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
     believe(P.balanceAtCentre, request.target.balance, KEPT_SD.balance);
     believe(P.bodyAtCentre, request.target.body, KEPT_SD.body);
   }
-  believe(P.logBalanceGrind, Math.log(4), 0.5);
-  believe(P.logBalanceRatio, Math.log(5.5), 0.45);
-  believe(P.logBalanceHeat, Math.log(0.3), 0.5);
+  believe(P.logBalanceGrind, Math.log(4), 0.4);
+  believe(P.logRatioToGrind, Math.log(5.5 / 4), 0.3);
+  believe(P.logHeatToGrind, Math.log(0.3 / 4), 0.35);
   believe(P.bodyGrind, 2, 1);
   believe(P.logBodyRatio, Math.log(3.8), 0.5);
   // A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very

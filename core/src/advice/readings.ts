@@ -14,6 +14,7 @@ import {
   type Prediction,
 } from './model';
 import type { Pour, Problem } from './problem';
+import { addStray, addStraySlopes } from './stray';
 
 /** What one shot measured, with one function that predicts all of it: the pour is brewed once, not once a number. */
 export interface Reading {
@@ -38,6 +39,8 @@ const DRIPPED = 1.5;
 const GLIMPSE_SHARE = 0.25;
 /** A tongue reports to ±0.4 in halves, and the puck's own stray of 5 % moves the cup by ±0.2. */
 export const TASTE_SD = 0.46;
+/** The same where a clock told how far the puck strayed. */
+const TIMED_TASTE_SD = 0.44;
 const OVERALL_SD = 0.65;
 const SWEET_SD = 0.68;
 /** "Better" is about a point of overall liking, give or take as much as two tongues' errors together. */
@@ -91,7 +94,10 @@ export function tailWeight(r: number): number {
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
   const tasteFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
-  const tasteSd = withHand(TASTE_SD, pour.hand.taste) * tasteFactor;
+  // What a channel, old grounds or a clock of another kind did to the time says nothing of the puck itself.
+  const ownSeconds = pour.sound && !pour.stale && !isMixture(pour) ? pour.timeSeconds : null;
+  const tongueSd = ownSeconds === null ? TASTE_SD : TIMED_TASTE_SD;
+  const tasteSd = withHand(tongueSd, pour.hand.taste) * tasteFactor;
   const wanted = problem.request.target;
   const reading: Reading = {
     values: [],
@@ -124,6 +130,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const at = new Float64Array(parts.length);
   const foresee = (belief: Belief): Prediction => {
     const shot = predict(belief, frame, geometry, pour.clock);
+    if (ownSeconds !== null) addStray(shot, belief, ownSeconds);
     for (let n = 0; n < parts.length; n += 1) at[n] = valueOf(parts[n]!, shot, belief, wanted, speedUp);
     return shot;
   };
@@ -134,6 +141,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   reading.linearise = (belief) => {
     const shot = foresee(belief);
     const slopes = slopesOf(belief, frame, geometry, pour.clock, shot, room);
+    if (ownSeconds !== null) addStraySlopes(slopes, shot, belief, ownSeconds);
     return { at, slopes: parts.map((part) => slopeOf(part, shot, slopes, belief, wanted, speedUp)) };
   };
   return reading;

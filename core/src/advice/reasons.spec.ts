@@ -56,7 +56,7 @@ describe('reasons', () => {
 
   it('own up to a move that leads away first', () => {
     // Balanced, but far too thin: less water mends the body and makes the cup sour, until the grind follows.
-    const advice = ask({ shots: [everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -2 } })] });
+    const advice = ask({ shots: [everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -3 } })] });
     expect([advice.action, advice.why.map(({ code }) => code).includes('first-of-two')]).toEqual(['change', true]);
     expect(advice.settings.yieldGrams).toBeLessThan(36);
   });

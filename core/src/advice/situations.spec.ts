@@ -318,6 +318,14 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' || !variables(a).includes('temperatureC'),
   },
   {
+    name: 'a grinder dialled in before, a fine cup and one shot a second late: again, not coarser',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(33, tasting(0, 0.5, { sweetness: 8, overall: 9 }))],
+    },
+    expect: does('repeat'),
+  },
+  {
     name: 'thin by half a point: nothing to mend',
     ask: { shots: [shot(29, tasting(0, -0.5)), shot(29, tasting(0, -0.5))] },
     expect: does('dialled'),
