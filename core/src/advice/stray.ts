@@ -20,7 +20,7 @@ export function addStray(shot: Prediction, belief: Belief, timeSeconds: number):
 /** The same in the derivatives; that the puck's own seconds change with the parameters is left out, being of second order. */
 export function addStraySlopes(slopes: PredictionSlopes, shot: Prediction, belief: Belief, timeSeconds: number): void {
   const stray = strayOf(shot, timeSeconds);
-  const follows = 1 - (stray / REACH) ** 2;
+  const follows = (1 - (stray / REACH) ** 2) ** 1.5;
   for (let i = 0; i < slopes.timeSeconds.length; i += 1) {
     const flow = (-FLOW_SHARE * OWN_SHARE * follows * slopes.timeSeconds[i]!) / shot.puckSeconds;
     slopes.balance[i]! += belief.balanceGrind * flow;
@@ -32,5 +32,7 @@ export function addStraySlopes(slopes: PredictionSlopes, shot: Prediction, belie
 
 /** Stray of the puck in ln of its resistance, from the time's; it saturates smoothly. */
 function strayOf(shot: Prediction, timeSeconds: number): number {
-  return REACH * Math.tanh((OWN_SHARE * (timeSeconds - shot.timeSeconds)) / shot.puckSeconds / REACH);
+  const stray = (OWN_SHARE * (timeSeconds - shot.timeSeconds)) / shot.puckSeconds;
+  // A root instead of a hyperbolic tangent: this is asked ten thousand times an answer.
+  return stray / Math.sqrt(1 + (stray / REACH) ** 2);
 }
