@@ -69,7 +69,9 @@ export function leversToTry(
   const bodyOff = Math.abs(lack.body);
   const bodyAlone =
     ((bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence)) && !leansOneWay(problem, evidence);
-  const wanted = leversForTaste(method, bodyOff > balanceOff, bodyAlone).filter((lever) => isTurnOf(problem, lever));
+  const wanted = leversForTaste(method, bodyOff > balanceOff, bodyAlone).filter((lever) =>
+    isTurnOf(problem, evidence, lever),
+  );
   const possible = wanted.filter(usable);
   // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
   const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
@@ -134,22 +136,28 @@ function leansOneWay(problem: Problem, { sameSettings }: Evidence): boolean {
 }
 
 /** The tongue says so plainly, whatever roast and origin made one expect of the balance. */
-function tastesOffInBodyAlone(problem: Problem, { sameSettings }: Evidence): boolean {
-  const sound = sameSettings.filter((pour) => pour.sound);
-  const balance = tastedMiss(problem, sound, 'balance');
-  if (balance === null || plainMiss(problem, sound, 'body') === 0) return false;
-  return Math.abs(balance) <= problem.method.tolerance.balance;
+function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
+  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  return plainMiss(problem, sound, 'body') !== 0 && tastesBalanced(problem, evidence);
 }
 
 /**
  * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
- * (`isEarly`); where it comes first, it is moved once.
+ * (`isEarly`), or not yet where the cup was called balanced; where it comes first, it is moved once.
  */
-function isTurnOf(problem: Problem, lever: Lever): boolean {
+function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever): boolean {
   if (lever !== 'temperature') return true;
   const place = problem.method.balanceOrder.indexOf('temperature');
   if (place === 0) return !wasMoved(problem, 'temperature');
+  if (tastesBalanced(problem, evidence) && !isSettled(problem)) return false;
   return problem.method.balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
+}
+
+/** Within tolerance by the tongue, taking the cups at these settings together. */
+function tastesBalanced(problem: Problem, { sameSettings }: Evidence): boolean {
+  const sound = sameSettings.filter((pour) => pour.sound);
+  const balance = tastedMiss(problem, sound, 'balance');
+  return balance !== null && Math.abs(balance) <= problem.method.tolerance.balance;
 }
 
 function wasMoved(problem: Problem, lever: Lever): boolean {
@@ -166,11 +174,16 @@ function wasMoved(problem: Problem, lever: Lever): boolean {
 export function isEarly(problem: Problem, lever: Lever | null): boolean {
   if (lever !== 'temperature') return false;
   const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
+  return !isSettled(problem) && !before.every((other) => wasMoved(problem, other));
+}
+
+/** Two settings poured in the window and were tasted: the time is not what the cup lacks. */
+function isSettled(problem: Problem): boolean {
   const inWindow = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour, 0));
   const settled = inWindow.filter(
     (pour, i) => inWindow.findIndex((other) => isSame(other.planned, pour.planned)) === i,
   );
-  return settled.length < 2 && !before.every((other) => wasMoved(problem, other));
+  return settled.length >= 2;
 }
 
 /** How far the expected cup lies from the wanted one, in tolerances, with its sign. */

@@ -326,6 +326,19 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
+    name: 'brought to the slow edge of the window, a trifle sour and heavy: served, so not hotter',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      shots: [
+        shot(24.1, tasting(-1, -0.5)),
+        shot(28.4, tasting(-1, -1), { grind: 12 }),
+        shot(33.6, tasting(-0.5, 0.5, { sweetness: 7, overall: 8 }), { grind: 10.5, yieldGrams: 34.3 }),
+      ],
+    },
+    expect: (a) => !variables(a).includes('temperatureC'),
+  },
+  {
     name: 'thin by half a point: nothing to mend',
     ask: { shots: [shot(29, tasting(0, -0.5)), shot(29, tasting(0, -0.5))] },
     expect: does('dialled'),
