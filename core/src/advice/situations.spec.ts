@@ -328,12 +328,39 @@ const SITUATIONS: Situation[] = [
   {
     name: 'brought to the slow edge of the window, a trifle sour and heavy: served, so not hotter',
     ask: {
-      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.074, sd: 0.018, shots: 10 } },
+      coffee: {
+        roast: 'medium',
+        learned: {
+          balance: { mean: -0.26, sd: 0.22 },
+          body: { mean: -0.08, sd: 0.24 },
+          ratio: 2,
+          middleSeconds: 30,
+          temperatureC: 93,
+          shots: 4,
+        },
+      },
+      start: { grind: 14.5 },
       target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      machine: {
+        temperatureC: { min: 88, max: 97, step: 0.5 },
+        temperatureOffsetC: -0.24,
+        firstDripSeconds: { mean: 6.6, sd: 0.57 },
+      },
+      // Half a point sour and heavy at last, counted from where this person likes them.
       shots: [
-        shot(24.1, tasting(-1, -0.5)),
-        shot(28.4, tasting(-1, -1), { grind: 12 }),
-        shot(33.6, tasting(-0.5, 0.5, { sweetness: 7, overall: 8 }), { grind: 10.5, yieldGrams: 34.3 }),
+        shot(24.1, tasting(-1.63, -0.27, { sweetness: 4.5, overall: 5.5 }), { grind: 14.5, yieldGrams: 36.1 }),
+        shot(28.4, tasting(-1.13, -0.77, { sweetness: 6, overall: 6.5 }), {
+          grind: 12,
+          doseGrams: 18.1,
+          yieldGrams: 36.4,
+        }),
+        shot(33.6, tasting(-0.63, 0.73, { sweetness: 7, overall: 8 }), {
+          grind: 10.5,
+          doseGrams: 18.1,
+          yieldGrams: 34.3,
+          firstDripSeconds: 8.5,
+        }),
       ],
     },
     expect: (a) => !variables(a).includes('temperatureC'),
