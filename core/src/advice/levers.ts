@@ -4,7 +4,7 @@ import { isInTime, isTooTight, plainMiss, tastedMiss, type TasteScale } from './
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
-import { lookAt, type Outlook, type Particles } from './particles';
+import { lookAt, meanOf, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
@@ -188,7 +188,8 @@ function isSettled(problem: Problem): boolean {
 
 /** How far the expected cup lies from the wanted one, in tolerances, with its sign. */
 export function lackOf({ request, method }: Problem, outlook: Outlook): Record<TasteScale, number> {
-  const lack = (scale: TasteScale): number => (mean(outlook[scale]) - request.target[scale]) / method.tolerance[scale];
+  const lack = (scale: TasteScale): number =>
+    (meanOf(outlook[scale]) - request.target[scale]) / method.tolerance[scale];
   return { balance: lack('balance'), body: lack('body') };
 }
 
@@ -196,8 +197,4 @@ export function lackOf({ request, method }: Problem, outlook: Outlook): Record<T
 function stepJumpsOver(problem: Problem, posterior: Posterior): boolean {
   const { min, max } = problem.request.target.timeSeconds;
   return problem.grindScale.step * slopeOf(posterior).mean > Math.log(max / min);
-}
-
-function mean(values: Float64Array): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }

@@ -150,8 +150,13 @@ function intervalOf(values: Float64Array, decimals: number): Interval {
   const at = (share: number): number => sorted[Math.round(share * (sorted.length - 1))]!;
   // Between the tenths only: an exponential law has a tail that would drag the plain mean out of its own interval.
   const middle = sorted.subarray(Math.round(0.1 * (sorted.length - 1)), Math.round(0.9 * (sorted.length - 1)) + 1);
-  const mean = middle.reduce((sum, value) => sum + value, 0) / middle.length;
+  const mean = meanOf(middle);
   return { mean: round(mean, decimals), p10: round(at(0.1), decimals), p90: round(at(0.9), decimals) };
+}
+
+/** Mean over the particles; of an outlook's balance or body it is the cup expected. */
+export function meanOf(values: Float64Array): number {
+  return values.reduce((sum, value) => sum + value, 0) / values.length;
 }
 
 function round(value: number, decimals: number): number {

@@ -18,6 +18,14 @@ const ROAST_BALANCE: Record<Roast, number> = {
   'medium-dark': 0.3,
   dark: 0.6,
 };
+/**
+ * What the levers usually do: points for a unit of log time by grind, for a unit of log ratio, and for a °C. Heat gives to the
+ * body what its extraction gives: as much log time by grind as it gives to the balance.
+ */
+const USUAL = {
+  balance: { grind: 4, ratio: 5.5, heat: 0.3 },
+  body: { grind: 2, ratio: 3.8, heat: (2 * 0.3) / 4 },
+};
 /** What roast alone leaves open. */
 const ROAST_SD = { balance: 0.9, body: 0.7 };
 /** How far a kept recipe may have wandered since: its time by a tenth, its taste by half a tolerance. */
@@ -57,7 +65,7 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   const slope = slopeFor(problem);
   believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
   believe(P.doseExponent, 2, 0.7);
-  const heatShift = 0.3 * (frame.temperatureC + (request.machine?.temperatureOffsetC ?? 0) - 93);
+  const heatShift = USUAL.balance.heat * (frame.temperatureC + (request.machine?.temperatureOffsetC ?? 0) - 93);
   believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, ROAST_SD.balance);
   believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], ROAST_SD.body);
   believeCoffee(problem, frame, believe);
@@ -66,11 +74,11 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
     believe(P.balanceAtCentre, request.target.balance, KEPT_SD.balance);
     believe(P.bodyAtCentre, request.target.body, KEPT_SD.body);
   }
-  believe(P.logBalanceGrind, Math.log(4), 0.4);
-  believe(P.logRatioToGrind, Math.log(5.5 / 4), 0.3);
-  believe(P.logHeatToGrind, Math.log(0.3 / 4), 0.35);
-  believe(P.bodyGrind, 2, 1);
-  believe(P.logBodyRatio, Math.log(3.8), 0.5);
+  believe(P.logBalanceGrind, Math.log(USUAL.balance.grind), 0.4);
+  believe(P.logRatioToGrind, Math.log(USUAL.balance.ratio / USUAL.balance.grind), 0.3);
+  believe(P.logHeatToGrind, Math.log(USUAL.balance.heat / USUAL.balance.grind), 0.35);
+  believe(P.bodyGrind, USUAL.body.grind, 1);
+  believe(P.logBodyRatio, Math.log(USUAL.body.ratio), 0.5);
   // A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
   // differently; believing otherwise would call a mild marker's poor cup right.
   believe(P.overallBest, 8.3, 1);
@@ -94,8 +102,10 @@ function believeCoffee(
   const longer = Math.log(frame.ratio / learned.ratio);
   const slower = Math.log(frame.middleSeconds / learned.middleSeconds);
   const hotter = learned.temperatureC == null ? 0 : frame.temperatureC - learned.temperatureC;
-  const balance = learned.balance.mean + 5.5 * longer + 4 * slower + 0.3 * hotter;
-  const body = learned.body.mean - 3.8 * longer + 2 * slower;
+  const byBalance = USUAL.balance.ratio * longer + USUAL.balance.grind * slower + USUAL.balance.heat * hotter;
+  const byBody = -USUAL.body.ratio * longer + USUAL.body.grind * slower + USUAL.body.heat * hotter;
+  const balance = learned.balance.mean + byBalance;
+  const body = learned.body.mean + byBody;
   // The further from the old recipe, the less it says.
   const reach = 2.5 * Math.abs(longer) + 2 * Math.abs(slower) + 0.15 * Math.abs(hotter);
   const balanceSd = Math.hypot(learned.balance.sd, 0.3, reach);

@@ -94,7 +94,7 @@ export function tailWeight(r: number): number {
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
   const tasteFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
-  // What a channel, old grounds or a clock of another kind did to the time says nothing of the puck itself.
+  // What a channel, old grounds or another hour did to the time says nothing of this puck.
   const ownSeconds = pour.sound && !pour.stale && !isMixture(pour) ? pour.timeSeconds : null;
   const tongueSd = ownSeconds === null ? TASTE_SD : TIMED_TASTE_SD;
   const tasteSd = withHand(tongueSd, pour.hand.taste) * tasteFactor;

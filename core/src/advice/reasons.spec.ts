@@ -86,6 +86,15 @@ describe('reasons', () => {
     );
   });
 
+  it('say what a cup needs only beside a move that gives it', () => {
+    const fastAndBitter = ask({ shots: [everydayShot({ timeSeconds: 19, taste: { balance: 1.5, body: 0 } })] });
+    expect(textOf(fastAndBitter, 'bitter')).toBe('It tasted bitter: the time comes first.');
+    const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const taste = { balance: -1, body: 0, sweetness: 7, overall: 8 };
+    const again = ask({ grinder: known, shots: [everydayShot({ timeSeconds: 28, taste })] });
+    expect([again.action, textOf(again, 'sour')]).toEqual(['repeat', 'It tasted sour.']);
+  });
+
   const textOf = (advice: Advice, code: string): string | undefined =>
     advice.why.find((reason) => reason.code === code)?.text;
 

@@ -2,7 +2,7 @@ import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
-import type { Outlook } from './particles';
+import { meanOf } from './particles';
 import type { Pour, Problem } from './problem';
 import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
@@ -42,7 +42,7 @@ function cupReasons(problem: Problem, decision: Decision): Reason[] {
   const reasons: Reason[] = [];
   if (balance != null) {
     const off = balance - target.balance;
-    const way = off < -TELLS ? ': it needs more extraction' : off > TELLS ? ': it needs less extraction' : '';
+    const way = Math.abs(off) > TELLS ? balanceRemedy(decision, off < 0) : '';
     const code = off < -TELLS ? 'sour' : off > TELLS ? 'bitter' : 'balanced';
     reasons.push({ code, text: `It tasted ${balanceWord(balance)}${way}.` });
   }
@@ -52,6 +52,14 @@ function cupReasons(problem: Problem, decision: Decision): Reason[] {
     reasons.push({ code: isThin ? 'thin' : 'heavy', text });
   }
   return reasons;
+}
+
+/** What the cup asks for is said only beside a move that gives it: beside "the same again" it would contradict itself. */
+function balanceRemedy({ action, stage, chosen, here }: Decision, isSour: boolean): string {
+  if (action !== 'change') return '';
+  const isMended = meanOf(chosen.outlook.balance) > meanOf(here.balance) === isSour;
+  if (isMended) return `: it needs ${isSour ? 'more' : 'less'} extraction`;
+  return stage === 'window' ? ': the time comes first' : '';
 }
 
 /** One lever must not be praised beside the advice to turn another. */
@@ -66,12 +74,8 @@ function bodyRemedy({ action, stage, evidence, chosen, here }: Decision, isThin:
     return `: ${isThin ? 'less' : 'more'} water for the same coffee sets that right`;
   }
   if (stage === 'window') return ': the time comes first';
-  const isMended = meanBody(chosen.outlook) > meanBody(here) === isThin;
+  const isMended = meanOf(chosen.outlook.body) > meanOf(here.body) === isThin;
   return isMended
     ? `: ${chosen.move.lever === 'grind' ? 'the grind' : 'this'} moves it a little that way too`
     : ': that comes after';
-}
-
-function meanBody({ body }: Outlook): number {
-  return body.reduce((sum, value) => sum + value, 0) / body.length;
 }

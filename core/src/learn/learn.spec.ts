@@ -107,6 +107,19 @@ describe('the lesson of a dial-in', () => {
     expect(told.sd[P.balanceAtCentre]!).toBeLessThan(untold.sd[P.balanceAtCentre]!);
   });
 
+  it('moves what was found to a hotter recipe by what a degree gives to balance and body', () => {
+    const learned = { ...combineCoffee([lesson({ shots: shots(0.1) })])!, temperatureC: 92 };
+    const centreAt = (temperatureC: number) => {
+      const { coffee, target } = everydayRequest();
+      const asked = everydayRequest({ coffee: { ...coffee, learned }, target: { ...target, temperatureC } });
+      const { mean } = priorFor(readProblem(adviceRequestSchema.parse(asked)));
+      return [mean[P.balanceAtCentre]!, mean[P.bodyAtCentre]!];
+    };
+    const [cool, hot] = [centreAt(92), centreAt(94)];
+    expect(hot[0]! - cool[0]!).toBeCloseTo(0.6, 9);
+    expect(hot[1]! - cool[1]!).toBeCloseTo(0.3, 9);
+  });
+
   it('makes the next dial-in of the coffee surer from its first answer on', () => {
     const learned = combineCoffee([lesson({ shots: shots(0.1) })]);
     const { coffee } = everydayRequest();

@@ -52,7 +52,11 @@ export function MovePanel(props: MovePanelProps) {
       </div>
       <div className={styles.actions}>
         {actions}
-        {edited && <Button onClick={onBackToAdvice}>Back to the advice</Button>}
+        {edited && (
+          <Button size="large" onClick={onBackToAdvice}>
+            Back to the advice
+          </Button>
+        )}
       </div>
       <div className={styles.reasons}>
         <div>

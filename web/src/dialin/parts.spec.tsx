@@ -132,6 +132,16 @@ describe('cells of the run sheet', () => {
     expect(screen.getByText('in window 4 in 5')).toBeInTheDocument();
   });
 
+  it.each([
+    [28, 'below'],
+    [21, 'above'],
+    [40, 'below'],
+  ])('keep the odds out of the way of a figure at %d s: %s', (mean, place) => {
+    const foretold = { ...expectation, timeSeconds: { mean, p10: mean - 3, p90: mean + 3 } };
+    inRow(<GhostTime expect={foretold} scale={{ low: 16, high: 38, min: 25, max: 32 }} />);
+    expect(screen.getByText('in window 4 in 5')).toHaveClass(place);
+  });
+
   it('put a taste into words, and never call an untasted cup even', () => {
     const wanted = { balance: 0, body: 0 };
     inRow(<TasteCell taste={{ balance: -1.5, body: -1, dryness: 1.5 }} wanted={wanted} />);
