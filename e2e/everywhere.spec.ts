@@ -5,6 +5,8 @@ import { openRunId } from './demo';
 
 async function expectAccessible(page: Page, where: string): Promise<void> {
   await page.waitForLoadState('networkidle');
+  // The worker may still be reckoning: the screen is judged with its answer on it.
+  await expect(page.getByRole('status').filter({ hasText: /^Loading$/ })).toHaveCount(0, { timeout: 20_000 });
   // A fading panel is measured at its final contrast.
   await page.waitForTimeout(400);
   const { violations } = await new AxeBuilder({ page }).analyze();

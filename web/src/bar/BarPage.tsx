@@ -1,7 +1,8 @@
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import { useGetBoardQuery, useGetShopQuery } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
+import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useNow } from '../parts/useNow';
@@ -20,7 +21,7 @@ export function BarPage() {
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();
   if (error && !board) return <ProblemAlert error={error} />;
-  if (!board) return <Skeleton active className={styles.loading} />;
+  if (!board) return <Loading className={styles.loading} />;
   if (board.stations.length === 0) {
     return (
       <EmptyState

@@ -1,7 +1,8 @@
 import { brewRatio, plainNumber } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import { useGetCardQuery } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
@@ -21,7 +22,7 @@ export function CardPage() {
       </div>
     );
   }
-  if (!card) return <Skeleton active className={styles.page} />;
+  if (!card) return <Loading className={styles.page} />;
   const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
   const figures: [string, string, string][] = [
     ['in', plainNumber(recipe.doseGrams, 1), 'g'],

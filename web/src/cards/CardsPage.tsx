@@ -1,8 +1,9 @@
 import { brewRatio, plainNumber } from '@olvet/core';
-import { Button, Pagination, Skeleton } from 'antd';
+import { Button, Pagination } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useListCardsQuery } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
+import { Loading } from '../parts/Loading';
 import { day } from '../parts/format';
 import styles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -17,7 +18,7 @@ export function CardsPage() {
   const { data: cards, error } = useListCardsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
   const navigate = useNavigate();
   if (error) return <ProblemAlert error={error} />;
-  if (!cards) return <Skeleton active className={styles.page} />;
+  if (!cards) return <Loading className={styles.page} />;
   if (cards.total === 0) {
     return (
       <EmptyState

@@ -1,6 +1,7 @@
 import { moveLine, oddsInWords, plainNumber, type Advice, type Settings } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import type { ReactNode } from 'react';
+import { Loading } from '../parts/Loading';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './MovePanel.module.css';
 
@@ -28,7 +29,7 @@ export function MovePanel(props: MovePanelProps) {
   const { advice, problem, finer, edited, actions, onAlternative, onBackToAdvice, onWhy } = props;
   const unit = useTemperatureUnit();
   if (problem) return <p role="alert">No advice for these figures: {problem}. Correct the shot it names.</p>;
-  if (!advice) return <Skeleton active paragraph={{ rows: 2 }} />;
+  if (!advice) return <Loading rows={3} />;
   const { lead, rest } = moveLine(advice, finer);
   const line = { lead: inUnit(lead, unit), rest: inUnit(rest, unit) };
   const isLong = line.lead.length + line.rest.length > LONG_LINE;

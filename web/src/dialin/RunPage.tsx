@@ -1,5 +1,5 @@
 import type { Cause, Settings, ShotLine } from '@olvet/core';
-import { Alert, App, Button, Skeleton, type InputRef } from 'antd';
+import { Alert, App, Button, type InputRef } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -10,6 +10,7 @@ import {
   type SheetShotView,
   type SheetView,
 } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useShortcuts } from '../parts/useShortcuts';
 import { withoutRow } from '../parts/withoutRow';
@@ -46,7 +47,7 @@ export function RunPage() {
       </div>
     );
   }
-  if (!sheet) return <Skeleton active className={styles.missing} />;
+  if (!sheet) return <Loading className={styles.missing} />;
   return <OpenSheet key={sheet.run.id} sheet={sheet} />;
 }
 

@@ -1,7 +1,8 @@
-import { Button, Pagination, Skeleton } from 'antd';
+import { Button, Pagination } from 'antd';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useListRunsQuery, type RunView } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
+import { Loading } from '../parts/Loading';
 import { dayAndTime } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from '../parts/List.module.css';
@@ -16,7 +17,7 @@ export function RunsPage() {
   const { data: runs, error } = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
   const navigate = useNavigate();
   if (error) return <ProblemAlert error={error} />;
-  if (!runs) return <Skeleton active className={styles.page} />;
+  if (!runs) return <Loading className={styles.page} />;
   if (runs.total === 0) {
     return (
       <EmptyState

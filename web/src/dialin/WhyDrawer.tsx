@@ -1,5 +1,5 @@
 import { oddsInWords, plainNumber, type Review } from '@olvet/core';
-import { Drawer, Skeleton } from 'antd';
+import { Drawer } from 'antd';
 import {
   Area,
   CartesianGrid,
@@ -13,6 +13,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { SheetView } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { densities, forecasts, percentTicks } from './whyFigures';
 import styles from './WhyDrawer.module.css';
 
@@ -28,7 +29,7 @@ export default function WhyDrawer({
 }) {
   return (
     <Drawer open onClose={onClose} title="Why, in numbers" size={560}>
-      {review ? <Figures sheet={sheet} review={review} /> : <Skeleton active />}
+      {review ? <Figures sheet={sheet} review={review} /> : <Loading />}
     </Drawer>
   );
 }

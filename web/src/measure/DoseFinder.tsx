@@ -7,7 +7,7 @@ import {
   type PuckCheck,
   type Weighing,
 } from '@olvet/core';
-import { Button, Segmented, Skeleton } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
@@ -20,6 +20,7 @@ import {
   type BasketView,
   type CoffeeView,
 } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { day } from '../parts/format';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { Stepper } from '../parts/Stepper';
@@ -45,7 +46,7 @@ export function DoseFinder() {
   const [coffeeId, setCoffee] = useState<string>();
   const [way, setWay] = useState<'coin' | 'strike'>('coin');
   const station = useListStationsQuery(ALL).data?.items.find(({ retiredAt }) => !retiredAt);
-  if (!baskets || !coffees) return <Skeleton active />;
+  if (!baskets || !coffees) return <Loading />;
   const basket =
     baskets.find(({ id }) => id === (basketId ?? station?.basketId)) ?? baskets.find(({ retiredAt }) => !retiredAt);
   const coffee =

@@ -1,8 +1,9 @@
 import { plainNumber } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import type { TemperatureUnit } from '../parts/format';
 import { Stepper } from '../parts/Stepper';
@@ -16,7 +17,7 @@ import { Pick } from './Pick';
 export function MachineCheck() {
   const machines = useListMachinesQuery({ pageSize: 200 }).data?.items;
   const [chosen, setChosen] = useState<string>();
-  if (!machines) return <Skeleton active />;
+  if (!machines) return <Loading />;
   const used = machines.filter(({ retiredAt }) => !retiredAt);
   const machine = used.find(({ id }) => id === chosen) ?? used[0];
   if (!machine) {

@@ -1,5 +1,5 @@
 import { foretellDose, plainNumber, secondsForDose, weighOnceMore, type TimedDoseModel } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
@@ -10,6 +10,7 @@ import {
   usePutDoseWeighingMutation,
   type GrinderView,
 } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { Stepper } from '../parts/Stepper';
 import { Caution } from './Caution';
@@ -22,7 +23,7 @@ const ALL = { pageSize: 200 };
 export function TimedDose() {
   const grinders = useListGrindersQuery(ALL).data?.items;
   const [chosen, setChosen] = useState<string>();
-  if (!grinders) return <Skeleton active />;
+  if (!grinders) return <Loading />;
   const timed = grinders.filter(({ dosing, retiredAt }) => dosing === 'timed' && !retiredAt);
   const grinder = timed.find(({ id }) => id === chosen) ?? timed[0];
   if (!grinder) {
@@ -52,7 +53,7 @@ function Desk({ grinder }: { grinder: GrinderView }) {
   const [grams, setGrams] = useState<number | null>(null);
   const [wanted, setWanted] = useState<number | null>(null);
   if (error) return <ProblemAlert error={error} />;
-  if (!desk) return <Skeleton active />;
+  if (!desk) return <Loading />;
   const at = grind ?? standing;
   const doseGrams = wanted ?? station?.target.doseGrams ?? 18;
   const model = desk.model as TimedDoseModel | null;

@@ -1,8 +1,9 @@
 import { adviseValve, plainNumber, ROASTS, VALVE_TARGET_GRAMS, type Roast } from '@olvet/core';
-import { Button, Select, Skeleton } from 'antd';
+import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useListMachinesQuery, usePutMachineMutation, type MachineView } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { Stepper } from '../parts/Stepper';
 import { withoutRow } from '../parts/withoutRow';
@@ -14,7 +15,7 @@ import { Pick } from './Pick';
 export function ValveTool() {
   const machines = useListMachinesQuery({ pageSize: 200 }).data?.items;
   const [chosen, setChosen] = useState<string>();
-  if (!machines) return <Skeleton active />;
+  if (!machines) return <Loading />;
   const withValve = machines.filter(({ preBrew, retiredAt }) => preBrew === 'valve' && !retiredAt);
   const machine = withValve.find(({ id }) => id === chosen) ?? withValve[0];
   if (!machine) {

@@ -1,5 +1,5 @@
 import { METHODS, METHOD_IDS, recommendMethod, type Lever, type Method } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -12,6 +12,7 @@ import {
   type OwnMethodView,
 } from '../app/api';
 import listStyles from '../parts/List.module.css';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { withoutRow } from '../parts/withoutRow';
 import { MethodEditor } from './MethodEditor';
@@ -27,7 +28,7 @@ export function MethodPage() {
   const { methodId } = useParams<'methodId'>();
   const { data: own, error } = useListOwnMethodsQuery(ALL);
   if (error) return <ProblemAlert error={error} />;
-  if (!own) return <Skeleton active className={listStyles.page} />;
+  if (!own) return <Loading className={listStyles.page} />;
   const row = own.items.find(({ id }) => id === methodId) ?? null;
   const method = METHODS.find(({ id }) => id === methodId) ?? (row?.method as Method | undefined);
   if (!method) {

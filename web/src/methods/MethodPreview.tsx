@@ -1,7 +1,8 @@
 import { buildAdviceRequest, type Method, type MoveLine } from '@olvet/core';
-import { Select, Skeleton } from 'antd';
+import { Select } from 'antd';
 import { useEffect, useMemo, useState } from 'react';
 import { useGetSheetQuery, useListRunsQuery } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { day } from '../parts/format';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import { historianHeart } from '../worker/heart';
@@ -60,7 +61,7 @@ export function MethodPreview({ method }: { method: Method }) {
           </table>
         </div>
       ) : (
-        <Skeleton active />
+        <Loading />
       )}
       <p className="quiet small">The shots stay as they were poured; only the answers to them change.</p>
     </section>

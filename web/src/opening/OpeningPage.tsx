@@ -1,5 +1,5 @@
 import { openingOrder, usualWarmUpMinutes } from '@olvet/core';
-import { InputNumber, Skeleton, Switch } from 'antd';
+import { InputNumber, Switch } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -13,6 +13,7 @@ import {
 } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import listStyles from '../parts/List.module.css';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { celsiusOf, shownDegrees, useTemperatureUnit } from '../parts/temperature';
 import { useNow } from '../parts/useNow';
@@ -38,7 +39,7 @@ export function OpeningPage() {
   const [onlyLeft, setOnlyLeft] = useState(false);
   if (error) return <ProblemAlert error={error} />;
   if (!board || !machines || !grinders || !coffees || !bags || !openings.loaded) {
-    return <Skeleton active className={listStyles.page} />;
+    return <Loading className={listStyles.page} />;
   }
   if (board.stations.length === 0) {
     return (

@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { formErrors, problemOf } from '../app/problem';
 import { elapsed, money, orDash, temperatureNumber } from './format';
+import { Loading } from './Loading';
 import { sideOf } from './Outcome';
 import { ProblemAlert } from './ProblemAlert';
 import { Stepper } from './Stepper';
@@ -122,5 +123,14 @@ describe('withoutRow', () => {
   it('takes off what the server adds and keeps the revision', () => {
     const row = { id: 'a', shopId: 's', createdAt: 'x', updatedAt: 'y', revision: 3, name: 'Lefty' };
     expect(withoutRow(row)).toEqual({ revision: 3, name: 'Lefty' });
+  });
+});
+
+describe('what is on its way', () => {
+  it('says so in words and leaves no heading without them', () => {
+    render(<Loading rows={2} />);
+    expect(screen.getByRole('status')).toHaveTextContent(/^Loading$/);
+    expect(screen.queryAllByRole('heading', { hidden: true })).toEqual([]);
+    expect(screen.queryByRole('list', { hidden: false })).toBeNull();
   });
 });

@@ -1,5 +1,5 @@
 import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
-import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select, Skeleton } from 'antd';
+import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -13,6 +13,7 @@ import {
   useSetUpStationMutation,
 } from '../app/api';
 import { problemOf } from '../app/problem';
+import { Loading } from '../parts/Loading';
 import { useMethods } from '../parts/useMethods';
 import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -29,7 +30,7 @@ export function SetupPage() {
   const baskets = inUse(useListBasketsQuery(ALL).data?.items);
   const coffees = inUse(useListCoffeesQuery(ALL).data?.items);
   const stations = useListStationsQuery(ALL).data?.items;
-  if (!grinders || !machines || !baskets || !coffees || !stations) return <Skeleton active className={styles.page} />;
+  if (!grinders || !machines || !baskets || !coffees || !stations) return <Loading className={styles.page} />;
   return <SetupForm known={{ grinders, machines, baskets, coffees, stations }} />;
 }
 

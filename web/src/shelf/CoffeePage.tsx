@@ -1,5 +1,5 @@
 import { BODY_GOALS, FLAVOUR_GOALS, plainNumber, restOf } from '@olvet/core';
-import { Button, InputNumber, Popover, Skeleton, Space } from 'antd';
+import { Button, InputNumber, Popover, Space } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -14,6 +14,7 @@ import {
   type BagDto,
   type CoffeeView,
 } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { day, money } from '../parts/format';
 import { learnedTasteInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
@@ -46,7 +47,7 @@ export function CoffeePage() {
       </div>
     );
   }
-  if (!coffee || !bags) return <Skeleton active className={listStyles.page} />;
+  if (!coffee || !bags) return <Loading className={listStyles.page} />;
   const currency = shop?.currency ?? 'EUR';
   const states = bags.items
     .filter(({ finishedAt }) => !finishedAt)

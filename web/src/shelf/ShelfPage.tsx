@@ -1,10 +1,11 @@
 import { plainNumber } from '@olvet/core';
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { useGetShopQuery, useGetStockQuery, useListBagsQuery, useListCoffeesQuery, type CoffeeView } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
+import { Loading } from '../parts/Loading';
 import { money } from '../parts/format';
 import listStyles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -23,7 +24,7 @@ export function ShelfPage() {
   const [coffee, setCoffee] = useState<{ id: string; row: CoffeeView | null } | null>(null);
   const [bag, setBag] = useState<EditedBag | null>(null);
   if (error) return <ProblemAlert error={error} />;
-  if (!coffees || !bags) return <Skeleton active className={listStyles.page} />;
+  if (!coffees || !bags) return <Loading className={listStyles.page} />;
   const currency = shop?.currency ?? 'EUR';
   const statesOf = (row: CoffeeView): BagState[] =>
     bags.items

@@ -1,6 +1,7 @@
-import { Button, Skeleton } from 'antd';
+import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
@@ -33,7 +34,7 @@ export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTa
   const [editing, setEditing] = useState<{ id: string; row: V | null } | null>(null);
   const [refused, setRefused] = useState<unknown>();
   if (error) return <ProblemAlert error={error} />;
-  if (!items) return <Skeleton active />;
+  if (!items) return <Loading />;
   const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});
   const retire = async (row: V): Promise<void> => {
     const retiredAt = row.retiredAt ? null : new Date().toISOString();

@@ -1,6 +1,7 @@
-import { App, Button, Form, Input, Segmented, Skeleton } from 'antd';
+import { App, Button, Form, Input, Segmented } from 'antd';
 import { useGetShopQuery, usePutShopMutation, type ShopDto } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
+import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from './EquipmentTab.module.css';
 
@@ -10,7 +11,7 @@ export function ShopTab() {
   const [form] = Form.useForm<ShopDto>();
   const { message } = App.useApp();
   if (error) return <ProblemAlert error={error} />;
-  if (!shop) return <Skeleton active />;
+  if (!shop) return <Loading />;
   const save = async (fields: ShopDto): Promise<void> => {
     const done = await put({
       shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision },

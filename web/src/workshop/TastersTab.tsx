@@ -1,5 +1,6 @@
-import { App, Button, Skeleton } from 'antd';
+import { App, Button } from 'antd';
 import { useForgetPalateMutation, useListPalatesQuery } from '../app/api';
+import { Loading } from '../parts/Loading';
 import { palateInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -11,7 +12,7 @@ export function TastersTab() {
   const [forget, { error: failed }] = useForgetPalateMutation();
   const { modal } = App.useApp();
   if (error) return <ProblemAlert error={error} />;
-  if (!palates) return <Skeleton active />;
+  if (!palates) return <Loading />;
   const beginAnew = (person: string): void => {
     modal.confirm({
       title: `Begin anew with ${person}?`,
