@@ -2,7 +2,6 @@ import {
   advise,
   drawNormal,
   parseAdviceRequest,
-  pullShot,
   type Advice,
   type AdviceRequest,
   type Random,
@@ -73,8 +72,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     heat =
       heat === null || settings.temperatureC === null ? null : heat + game.heatArrives * (settings.temperatureC - heat);
     const before = shots.at(-1);
-    const pulled = pullShot({
-      world: game.world,
+    const pulled = game.world.pull({
       settings: brewSettings({ ...settings, temperatureC: heat }),
       barista: game.barista,
       previousGrind: before?.grind ?? null,

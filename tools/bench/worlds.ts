@@ -1,6 +1,5 @@
 import {
   findMethod,
-  idealShot,
   roundTo,
   snap,
   STEADY_BARISTA,
@@ -8,17 +7,23 @@ import {
   type BrewSettings,
   type LearnedSlope,
   type Method,
-  type PuckWorld,
   type Random,
   type Roast,
   type Scale,
   type Settings,
   type TimerStart,
 } from '../../core/src/index';
+import { drawCurveWorld } from './curveWorlds';
+import type { Clocked, HiddenWorld } from './hiddenWorld';
+import { drawPuckWorld, light, puckWorld, soaking } from './puckWorlds';
+
+/** Worlds for choosing constants; the mechanistic ones drawn from wider ranges; and another physics altogether. */
+export const PHYSICS = ['tuning', 'held-out', 'curves'] as const;
+export type Physics = (typeof PHYSICS)[number];
 
 /** A hidden world and what its barista knows of it. */
 export interface Game {
-  world: PuckWorld;
+  world: HiddenWorld;
   barista: Barista;
   method: Method;
   roast: Roast;
@@ -43,60 +48,15 @@ export interface Scenario {
 const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
 const pick = <T>(random: Random, items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
 
-/** Three kinds of physics beside the plain one; `held-out` worlds are drawn from wider ranges than the others. */
-export function drawWorld(random: Random, heldOut: boolean): PuckWorld {
-  const wide = heldOut ? 1.5 : 1;
-  const spread = (middle: number, by: number): number => between(random, middle - by * wide, middle + by * wide);
-  const micronsPerUnit = Math.exp(spread(Math.log(9), 0.5));
-  const finerIsHigher = random() < 0.3;
-  return {
-    coffee: {
-      solubleShare: spread(0.29, 0.012),
-      sweetSpotPercent: spread(19, 0.9),
-      bodyTdsPercent: spread(9.4, 0.6),
-      resistance: Math.exp(spread(0, 0.15)),
-      diffusion: Math.exp(spread(0, 0.08)),
-    },
-    grinder: {
-      micronsPerUnit,
-      // Espresso lies somewhere on a scale of forty units.
-      micronsAtZero: finerIsHigher
-        ? 276 + micronsPerUnit * between(random, 18, 28)
-        : 276 - micronsPerUnit * between(random, 8, 16),
-      bend: random() < 0.4 ? spread(0, 0.12) : 0,
-      coarserSign: finerIsHigher ? -1 : 1,
-      finesShare: spread(0.14, 0.04),
-      retainedShare: between(random, 0.2, 0.45),
-    },
-    machine: {
-      pumpBar: spread(9, 0.7),
-      pumpMaxMlPerSecond: spread(6, 1.2),
-      temperatureOffsetC: spread(0, 1),
-      preBrewSeconds: 0,
-      preBrewMlPerSecond: 1.6,
-    },
-    basket: { nominalGrams: 18 },
-    bed: { sizeExponent: spread(2.4, 0.5), doseExponent: spread(1.5, 0.4), relaxation: spread(0.4, 0.12) },
-    tongue: {
-      percentPerPoint: Math.exp(spread(Math.log(1.5), 0.2)),
-      bodyPoints: Math.exp(spread(Math.log(6), 0.2)),
-      // People use a scale of ten differently: some never give a nine, some give little else.
-      overallBest: Math.min(9.8, spread(8.3, 0.9)),
-      overallLoss: Math.exp(spread(Math.log(1.5), 0.35)),
-      sweetBest: Math.min(9.8, spread(7.5, 1)),
-      sweetLoss: Math.exp(spread(Math.log(1.5), 0.35)),
-    },
-  };
-}
-
 /** Tolerances of a right setting: as judged, and comfortably inside, as a kept card is. */
 const JUDGED = { seconds: -0.5, share: 1 };
 export const COMFORTABLE = { seconds: 1, share: 0.6 };
 
 /** True when the noise-free shot is what was wanted: window ±0.5 s, |balance| ≤ 0.6, |body| ≤ 0.9. */
 export function isRight(game: Game, settings: Settings, drift = 1, margin = JUDGED): boolean {
-  const { puck, taste } = idealShot(drifted(game.world, drift), brewSettings(settings));
-  const time = timeOf(game, puck);
+  const shot = game.world.ideal(brewSettings(settings), drift);
+  const { taste } = shot;
+  const time = timeOf(game, shot);
   const { min, max } = game.target;
   return (
     time >= min + margin.seconds &&
@@ -106,25 +66,18 @@ export function isRight(game: Game, settings: Settings, drift = 1, margin = JUDG
   );
 }
 
-export function drifted(world: PuckWorld, drift: number): PuckWorld {
-  return { ...world, coffee: { ...world.coffee, resistance: world.coffee.resistance * drift } };
-}
-
 export function brewSettings(settings: Settings): BrewSettings {
   return { ...settings, temperatureC: settings.temperatureC ?? 93 };
 }
 
-export function timeOf(
-  game: Game,
-  puck: { pumpOnSeconds: number; totalContactSeconds: number; firstDripSeconds: number },
-): number {
+export function timeOf(game: Game, shot: Clocked): number {
   switch (game.target.timer) {
     case 'pump-on':
-      return puck.pumpOnSeconds;
+      return shot.pumpOnSeconds;
     case 'total-contact':
-      return puck.totalContactSeconds;
+      return shot.totalContactSeconds;
     case 'first-drip':
-      return puck.pumpOnSeconds - puck.firstDripSeconds;
+      return shot.pumpOnSeconds - shot.firstDripSeconds;
   }
 }
 
@@ -167,29 +120,34 @@ interface Recipe {
   sinceRight?: number;
   /** Limits the scale so that the plain target would need so many units finer than it goes. */
   limitUnits?: number;
-  change?: (world: PuckWorld) => PuckWorld;
+  coffee?: 'light' | 'soaked';
 }
 
-function scenario(name: string, recipe: Recipe, heldOut: boolean): Scenario {
-  return { name, draw: (random) => drawGame(random, recipe, heldOut) };
+/** The world's own part of a game; a soak and a light roast are matters of physics. */
+function drawWorld(random: Random, { coffee }: Recipe, method: Method, physics: Physics): HiddenWorld {
+  if (physics === 'curves') {
+    return drawCurveWorld(random, method, coffee === 'light' ? 'light' : 'medium', coffee === 'soaked' ? 20 : 0);
+  }
+  const drawn = drawPuckWorld(random, physics === 'held-out', method.start.doseGrams);
+  if (coffee === undefined) return puckWorld(drawn);
+  return puckWorld(coffee === 'light' ? light(drawn) : soaking(drawn));
 }
 
-function drawGame(random: Random, recipe: Recipe, heldOut: boolean): Game | null {
+function drawGame(random: Random, recipe: Recipe, physics: Physics): Game | null {
   const method = findMethod(recipe.method ?? 'balance-walk')!;
-  const drawn = drawWorld(random, heldOut);
-  const world = recipe.change?.(drawn) ?? drawn;
+  const world = drawWorld(random, recipe, method, physics);
   const roast = recipe.roast ?? pick(random, ['medium-light', 'medium', 'medium-dark'] as const);
   const timer = recipe.timer ?? method.timer;
   const clockShift = timer === 'first-drip' && method.timer === 'pump-on' ? -6 : 0;
   const temperatureScale = random() < 0.75 ? { min: 88, max: 97, step: 0.5 } : null;
   const doseGrams = method.start.doseGrams;
   const game: Game = {
-    world: { ...world, basket: { nominalGrams: doseGrams } },
+    world,
     barista: { ...STEADY_BARISTA, ...recipe.barista },
     method,
     roast,
     grindScale: { min: 0, max: 40, step: recipe.step ?? pick(random, [0, 0.25, 0.5, 1] as const) },
-    finer: world.grinder.coarserSign === 1 ? 'lower' : 'higher',
+    finer: world.coarserSign === 1 ? 'lower' : 'higher',
     temperatureScale,
     basket: { nominalGrams: doseGrams, minGrams: doseGrams - 2, maxGrams: doseGrams + 2 },
     target: {
@@ -208,7 +166,7 @@ function drawGame(random: Random, recipe: Recipe, heldOut: boolean): Game | null
   // A world where only the very edge is right would test luck, not judgement.
   const right = findRight(game, COMFORTABLE);
   if (!right) return null;
-  const unit = -Math.sign(game.world.grinder.coarserSign) || -1;
+  const unit = -Math.sign(game.world.coarserSign) || -1;
   const slope = slopeAt(game, right);
   if (!(slope > 0.01)) return null;
   if (recipe.known) game.learned = { mean: slope * Math.exp(between(random, -0.1, 0.1)), sd: 0.12 * slope, shots: 40 };
@@ -228,47 +186,37 @@ function drawGame(random: Random, recipe: Recipe, heldOut: boolean): Game | null
       doseGrams: right.doseGrams,
       temperatureC: right.temperatureC ?? 93,
     };
-    game.world = drifted(game.world, Math.exp(recipe.sinceRight * (random() < 0.5 ? -1 : 1)));
+    game.world = withDrift(game.world, Math.exp(recipe.sinceRight * (random() < 0.5 ? -1 : 1)));
   }
   return findRight(game) ? game : null;
 }
 
+/** The same world on another day. */
+function withDrift(world: HiddenWorld, factor: number): HiddenWorld {
+  return {
+    ...world,
+    ideal: (settings, drift) => world.ideal(settings, drift * factor),
+    pull: (input) => world.pull({ ...input, drift: input.drift * factor }),
+  };
+}
+
 /** Change of ln time for one unit finer around these settings, from the world itself. */
 function slopeAt(game: Game, settings: Settings): number {
-  const coarser = game.world.grinder.coarserSign;
+  const coarser = game.world.coarserSign;
   const at = (shift: number): number =>
-    Math.log(
-      timeOf(game, idealShot(game.world, brewSettings({ ...settings, grind: settings.grind + shift * coarser })).puck),
-    );
+    Math.log(timeOf(game, game.world.ideal(brewSettings({ ...settings, grind: settings.grind + shift * coarser }), 1)));
   return at(-0.5) - at(0.5);
 }
 
-export function scenarios(heldOut: boolean): Scenario[] {
-  const make = (name: string, recipe: Recipe): Scenario => scenario(name, recipe, heldOut);
-  // A long soak extracts more; coffees are served this way that want it.
-  const soaking = (world: PuckWorld): PuckWorld => ({
-    ...world,
-    machine: { ...world.machine, preBrewSeconds: 20 },
-    coffee: {
-      ...world.coffee,
-      sweetSpotPercent: world.coffee.sweetSpotPercent + 1.6,
-      bodyTdsPercent: 1.06 * world.coffee.bodyTdsPercent,
-    },
-  });
-  // Light roasts give less and slower, and taste right at a higher extraction.
-  const light = (world: PuckWorld): PuckWorld => ({
-    ...world,
-    coffee: {
-      ...world.coffee,
-      diffusion: 0.92 * world.coffee.diffusion,
-      sweetSpotPercent: world.coffee.sweetSpotPercent + 1,
-      bodyTdsPercent: 0.88 * world.coffee.bodyTdsPercent,
-    },
+export function scenarios(physics: Physics): Scenario[] {
+  const make = (name: string, recipe: Recipe): Scenario => ({
+    name,
+    draw: (random) => drawGame(random, recipe, physics),
   });
   return [
     make('unknown grinder', {}),
     make('known grinder', { known: true }),
-    make('light, open light', { method: 'open-light', roast: 'light', change: light }),
+    make('light, open light', { method: 'open-light', roast: 'light', coffee: 'light' }),
     make('coarse steps', { step: 2 }),
     make('messy barista', {
       barista: { puckSd: 0.08, channelChance: 0.15, unpurgedChance: 0.2, doseSdGrams: 0.2, yieldSdGrams: 1.2 },
@@ -276,7 +224,7 @@ export function scenarios(heldOut: boolean): Scenario[] {
     make('morning after drift', { known: true, sinceRight: 0.16 }),
     make('grinder at its limit', { limitUnits: 2 }),
     make('first-drip timer', { timer: 'first-drip' }),
-    make('total contact, slow soak', { method: 'slow-soak', change: soaking }),
+    make('total contact, slow soak', { method: 'slow-soak', coffee: 'soaked' }),
     make('already right', { known: true, sinceRight: 0 }),
   ];
 }

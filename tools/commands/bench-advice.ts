@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { createRandom } from '../../core/src/index';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
-import { COMFORTABLE, findRight, scenarios, type Game } from '../bench/worlds';
+import { COMFORTABLE, findRight, PHYSICS, scenarios, type Game } from '../bench/worlds';
 import { say } from '../lib/say';
 
 const COLUMNS = [
@@ -19,19 +19,20 @@ const COLUMNS = [
   'ms p95',
 ];
 
-/** `npm run bench:advice -- --worlds 100 --seed tune [--held-out] [--only "unknown grinder"] [--policy olvet]`. */
+/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--only "unknown grinder"] [--policy olvet]`. */
 export async function run(args: string[]): Promise<void> {
   const { values } = parseArgs({
     args,
     options: {
       worlds: { type: 'string', default: '60' },
       seed: { type: 'string', default: 'held out' },
-      'held-out': { type: 'boolean', default: true },
+      physics: { type: 'string', default: 'held-out' },
       only: { type: 'string' },
       policy: { type: 'string' },
     },
-    allowNegative: true,
   });
+  const physics = PHYSICS.find((name) => name === values.physics);
+  if (!physics) throw new Error(`--physics is one of ${PHYSICS.join(', ')}.`);
   const policies = [
     stepper,
     rule(false),
@@ -40,10 +41,8 @@ export async function run(args: string[]): Promise<void> {
     oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
   ].filter(({ name }) => !values.policy || values.policy.split(',').includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
-  process.stdout.write(
-    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${values['held-out'] ? 'held-out' : 'tuning'} physics.\n`,
-  );
-  for (const { name, draw } of scenarios(values['held-out'])) {
+  process.stdout.write(`Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics.\n`);
+  for (const { name, draw } of scenarios(physics)) {
     if (values.only && name !== values.only) continue;
     const games: Game[] = [];
     for (let i = 0; games.length < Number(values.worlds) && i < 40 * Number(values.worlds); i += 1) {

@@ -47,7 +47,7 @@ export function everydayShot(change: Shot = {}): Shot {
 }
 
 /** A simulated shot as a barista would enter it, timed from pump on. */
-export function measuredShot(settings: Settings, pulled: PulledShot) {
+export function measuredShot(settings: Settings, pulled: Omit<PulledShot, 'puck' | 'tdsPercent'>) {
   return {
     grind: settings.grind,
     doseGrams: pulled.doseGrams,

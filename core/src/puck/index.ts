@@ -4,6 +4,7 @@ export { brewPuck, CLEAN_PUCK, grainMicrons, type BrewedPuck, type BrewSettings,
 export {
   idealShot,
   pullShot,
+  reportTaste,
   STEADY_BARISTA,
   tasteOf,
   type Barista,

@@ -123,7 +123,7 @@ export function pullShot(input: PullInput): PulledShot {
     tdsPercent: roundTo(puck.tdsPercent, 2),
     seen: look(puck, channelShare, doseGrams, world),
     purged,
-    taste: report(tasteOf(world, puck), barista.tasteSd, random),
+    taste: reportTaste(tasteOf(world, puck), barista.tasteSd, random),
     puck,
   };
 }
@@ -139,7 +139,8 @@ function look(puck: BrewedPuck, channelShare: number, doseGrams: number, world: 
   return seen;
 }
 
-function report(taste: TrueTaste, tasteSd: number, random: Random): TrueTaste {
+/** What a tongue with this spread says of a cup, in halves; liking is marked half as roughly again. */
+export function reportTaste(taste: TrueTaste, tasteSd: number, random: Random): TrueTaste {
   const halves = (value: number, low: number, high: number): number =>
     Math.min(high, Math.max(low, Math.round(value * 2) / 2));
   return {
