@@ -16,9 +16,9 @@ const GOOD_ENOUGH = 0.75;
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.6;
-/** The same for a first shot that nobody marked below this of ten: a cup one would serve is not moved on a suspicion. */
+/** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
 const LIKED = 7;
-const LIKED_WORTH_CONFIRMING = 0.5;
+const LIKED_WORTH_CONFIRMING = 0.25;
 /** A recipe believed kept by this much is not left after one odd shot while it is at least this likely right. */
 const KEPT = { believed: 0.6, right: 0.5 };
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */

@@ -5,30 +5,43 @@ type Cup = [balance: number, body: number];
 const ROASTS: Roast[] = ['light', 'dark'];
 const TIMES = [1, 3];
 
-/** The answer to the same shot poured so many times with a school's own recipe. */
-function after(method: Method, roast: Roast, seconds: number, [balance, body]: Cup, times: number): Advice {
+type Poured = [grind: number, seconds: number, cup: Cup];
+
+/** The answer to these shots, poured with a school's own recipe. */
+function afterAll(method: Method, roast: Roast, poured: Poured[]): Advice {
   const { doseGrams, ratio } = method.start;
   const yieldGrams = Math.round(doseGrams * ratio);
   const temperatureC = method.temperatureC[roast];
   const recipe = { doseGrams, yieldGrams, temperatureC };
-  const shot = everydayShot({
-    ...recipe,
-    planned: { doseGrams, yieldGrams },
-    timeSeconds: seconds,
-    timer: method.timer,
-    taste: { balance, body },
-  });
   const advice = answer(
     everydayRequest({
       method: method.id,
       coffee: { roast },
       basket: { nominalGrams: doseGrams, minGrams: doseGrams - 2, maxGrams: doseGrams + 2 },
       target: { ...recipe, timeSeconds: method.windowSeconds, timer: method.timer, balance: 0, body: 0 },
-      shots: Array.from({ length: times }, () => shot),
+      shots: poured.map(([grind, timeSeconds, [balance, body]]) =>
+        everydayShot({
+          ...recipe,
+          grind,
+          planned: { doseGrams, yieldGrams },
+          timeSeconds,
+          timer: method.timer,
+          taste: { balance, body },
+        }),
+      ),
     }),
   );
   if (advice.schema !== 'olvet.advice/1') throw new Error(JSON.stringify(advice));
   return advice;
+}
+
+/** The answer to the same shot poured so many times. */
+function after(method: Method, roast: Roast, seconds: number, cup: Cup, times: number): Advice {
+  return afterAll(
+    method,
+    roast,
+    Array.from({ length: times }, () => [14, seconds, cup]),
+  );
 }
 
 /** In a barista's words, whichever way the grinder counts (here lower is finer). */
@@ -73,6 +86,26 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
 
   it('leaves what is right alone', () => {
     expectOnly(allSaid(method, middle, [0, 0]), ['repeat', 'dialled']);
+  });
+
+  it('pulls again what came into the window and tastes as wanted within half a point', () => {
+    const cups: Cup[] = [
+      [-0.5, 0],
+      [0, -0.5],
+      [0.5, 0.5],
+    ];
+    for (const cup of cups) {
+      for (const seconds of [min + 0.3 * (max - min), middle, max - 0.3 * (max - min)]) {
+        const shots: Poured[] = [
+          [14, 0.75 * min, [-1, -1]],
+          [12, seconds, cup],
+        ];
+        expectOnly(
+          ROASTS.map((roast) => saidBy(afterAll(method, roast, shots))),
+          ['repeat', 'dialled'],
+        );
+      }
+    }
   });
 
   it('never pulls a cup again that is wrong on two scales, and never claims it', () => {

@@ -52,6 +52,20 @@ describe('the levers to reach for', () => {
     expect(planned(shots.slice(0, 2)).stage).toBe('taste');
   });
 
+  it('is grind or patience where the clock read in the window and only the belief doubts it', () => {
+    const known = { grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.008, shots: 40 } } };
+    const after = (timeSeconds: number) =>
+      planned(
+        [
+          everydayShot({ grind: 14, timeSeconds: 20.5, taste: cup(-1) }),
+          everydayShot({ grind: 13, timeSeconds, taste: cup(0.5) }),
+        ],
+        known,
+      );
+    expect(after(25.1)).toMatchObject({ levers: ['grind'], stage: 'window', mustSlow: true, mayStay: true });
+    expect(after(24.4)).toMatchObject({ levers: ['grind'], stage: 'window', mustSlow: true, mayStay: false });
+  });
+
   it('does not run after the clock where time is an outcome', () => {
     const shots = [19, 18.5].map((timeSeconds) => everydayShot({ timeSeconds, taste: cup(0) }));
     expect(planned(shots, { method: 'open-light' }).stage).not.toBe('window');

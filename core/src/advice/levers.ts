@@ -108,7 +108,11 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   if (isRun && outside(mean) > 0 && sideOf(before.timeSeconds!) === sideOf(newest.timeSeconds!)) {
     return { side: sideOf(mean), isSure: true };
   }
-  if (here.windowShare < WINDOW_DOUBT) return { side: sideOf(here.medianTimeSeconds), isSure: true };
+  if (here.windowShare < WINDOW_DOUBT) {
+    // Where the clock itself said "in the window", the doubt is inference: pulling again is an answer, too.
+    const isClocked = timed.length > 0 && outside(mean) <= 0;
+    return { side: sideOf(here.medianTimeSeconds), isSure: !isClocked };
+  }
   if (timed.length === 0) return null;
   // A run of shots that drifted off needs no more proof.
   const isShift = problem.pours.some(({ stale }) => stale);
