@@ -22,6 +22,7 @@ module.exports = {
   projects: [
     { displayName: 'core', rootDir: 'core', testEnvironment: 'node', transform },
     { displayName: 'server', rootDir: 'server', testEnvironment: 'node', transform, moduleNameMapper },
+    { displayName: 'tools', rootDir: 'tools', testEnvironment: 'node', transform, testMatch: ['**/*.spec.ts'] },
     {
       displayName: 'web',
       rootDir: 'web',
