@@ -108,6 +108,31 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
     }
   });
 
+  if (method.timeIs === 'target') {
+    it('mends a plainly wrong cup by taste once the clock read in the window, however doubtful that is', () => {
+      const atTheEdge = (cup: Cup, [before, now]: [before: number, now: number]): string[] =>
+        ROASTS.map((roast) =>
+          saidBy(
+            afterAll(method, roast, [
+              [14, before, [0, 0]],
+              [before < now ? 13.5 : 14.5, now, cup],
+            ]),
+          ),
+        );
+      const edges: [number, number][] = [
+        [0.8 * min, min + 0.2],
+        [1.25 * max, max - 0.2],
+      ];
+      for (const edge of edges) {
+        expectOnly(atTheEdge([1.5, 0], edge), ['coarser', 'shorter', 'cooler']);
+        expectOnly(atTheEdge([-1.5, 0], edge), ['finer', 'longer', 'hotter']);
+      }
+      // A cup only a little off is not led further off by running after a clock that said "in the window".
+      expect(atTheEdge([1, 0], edges[0]!)).not.toContain('finer');
+      expect(atTheEdge([-1, 0], edges[1]!)).not.toContain('coarser');
+    });
+  }
+
   it('never pulls a cup again that is wrong on two scales, and never claims it', () => {
     for (const cup of [
       [-1, 2],

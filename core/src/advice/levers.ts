@@ -1,11 +1,11 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF } from './answer';
-import { isInTime, isTooTight, plainMiss, tastedMiss, type TasteScale } from './claim';
+import { isInTime, isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, type TasteScale } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import type { Problem } from './problem';
+import type { Pour, Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
@@ -109,9 +109,12 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
     return { side: sideOf(mean), isSure: true };
   }
   if (here.windowShare < WINDOW_DOUBT) {
-    // Where the clock itself said "in the window", the doubt is inference: pulling again is an answer, too.
+    const side = sideOf(here.medianTimeSeconds);
     const isClocked = timed.length > 0 && outside(mean) <= 0;
-    return { side: sideOf(here.medianTimeSeconds), isSure: !isClocked };
+    // Where the clock itself said "in the window", the doubt is inference: a cup that is off is mended by taste, any other may
+    // be pulled again.
+    if (isClocked && (tastesPlainlyOff(problem, timed) || wouldWorsen(problem, timed, side))) return null;
+    return { side, isSure: !isClocked };
   }
   if (timed.length === 0) return null;
   // A run of shots that drifted off needs no more proof.
@@ -122,6 +125,12 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const seconds = last.sound ? last.timeSeconds : null;
   if (seconds === null || outside(seconds) <= PLAIN_SHARE * seconds) return null;
   return { side: sideOf(seconds), isSure: false };
+}
+
+/** Whether bringing the time back would lead the cup further off: finer where it is bitter, coarser where it is sour. */
+function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
+  const miss = tastedMiss(problem, pours, 'balance') ?? 0;
+  return (side === 'too fast' ? miss : -miss) > problem.method.tolerance.balance;
 }
 
 /** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
