@@ -1,15 +1,19 @@
 import {
+  clamp,
+  drawBetween,
+  drawHand,
   drawNormal,
   reportTaste,
   roundTo,
   type BrewSettings,
+  type MeasuredPull,
   type Method,
   type Random,
   type Roast,
   type Sign,
   type TrueTaste,
 } from '../../core/src/index';
-import type { Clocked, HiddenWorld, PullInput, Pulled } from './hiddenWorld';
+import type { Clocked, HiddenWorld, PullInput } from './hiddenWorld';
 
 /**
  * A second physics, made of plain curves: no puck is brewed step by step. It shares neither formula nor figures with the
@@ -60,55 +64,53 @@ interface Luck {
 }
 
 const CLEAN: Luck = { resistance: 1, channelShare: 0, oldGrind: null };
-const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
-const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
 
 /** Draws a world in which some recipe near the method's own is right. */
 export function drawCurveWorld(random: Random, method: Method, roast: Roast, soakSeconds: number): HiddenWorld {
   const { min, max } = method.windowSeconds;
   const pumpOn = (min + max) / 2 - (method.timer === 'total-contact' ? soakSeconds : 0);
-  const dripSeconds = Math.min(between(random, 3.5, 8.5), 0.4 * pumpOn);
+  const dripSeconds = Math.min(drawBetween(random, 3.5, 8.5), 0.4 * pumpOn);
   const doseGrams = method.start.doseGrams;
   const curves: Curves = {
     coarserSign: random() < 0.3 ? -1 : 1,
-    grindAtOne: between(random, 8, 26),
-    logPerUnit: Math.exp(between(random, Math.log(0.035), Math.log(0.18))),
-    bend: random() < 0.5 ? between(random, -0.012, 0.012) : 0,
+    grindAtOne: drawBetween(random, 8, 26),
+    logPerUnit: Math.exp(drawBetween(random, Math.log(0.035), Math.log(0.18))),
+    bend: random() < 0.5 ? drawBetween(random, -0.012, 0.012) : 0,
     doseGrams,
     yieldGrams: doseGrams * method.start.ratio,
     temperatureC: method.temperatureC[roast],
     pourSeconds: pumpOn - (soakSeconds > 0 ? 0.3 : 1) * dripSeconds,
     dripSeconds,
-    dripExponent: between(random, 0.4, 0.9),
-    doseExponent: between(random, 1, 2.8),
-    yieldExponent: between(random, 0.8, 1.05),
-    mostGramsPerSecond: between(random, 3.5, 7),
+    dripExponent: drawBetween(random, 0.4, 0.9),
+    doseExponent: drawBetween(random, 1, 2.8),
+    yieldExponent: drawBetween(random, 0.8, 1.05),
+    mostGramsPerSecond: drawBetween(random, 3.5, 7),
     soakSeconds,
-    mostPercent: between(random, 25, 31),
-    reach: between(random, 0.8, 1.4),
-    bySurface: between(random, 0.05, 0.35),
-    byTime: between(random, 0.12, 0.4),
-    byRatio: between(random, 0.3, 0.7),
-    byDegree: between(random, 0.008, 0.04),
+    mostPercent: drawBetween(random, 25, 31),
+    reach: drawBetween(random, 0.8, 1.4),
+    bySurface: drawBetween(random, 0.05, 0.35),
+    byTime: drawBetween(random, 0.12, 0.4),
+    byRatio: drawBetween(random, 0.3, 0.7),
+    byDegree: drawBetween(random, 0.008, 0.04),
     wantedPercent: 0,
     wantedTds: 0,
-    pointsPerPercent: Math.exp(between(random, Math.log(0.45), Math.log(1))),
-    bodyPoints: Math.exp(between(random, Math.log(3.5), Math.log(8))),
-    overallBest: between(random, 6.8, 9.5),
-    overallLoss: between(random, 0.4, 1.2),
-    sweetBest: between(random, 5.5, 9),
-    sweetLoss: between(random, 0.4, 1.2),
-    retainedShare: between(random, 0.2, 0.5),
+    pointsPerPercent: Math.exp(drawBetween(random, Math.log(0.45), Math.log(1))),
+    bodyPoints: Math.exp(drawBetween(random, Math.log(3.5), Math.log(8))),
+    overallBest: drawBetween(random, 6.8, 9.5),
+    overallLoss: drawBetween(random, 0.4, 1.2),
+    sweetBest: drawBetween(random, 5.5, 9),
+    sweetLoss: drawBetween(random, 0.4, 1.2),
+    retainedShare: drawBetween(random, 0.2, 0.5),
   };
   // The cup that is wanted is the cup of some recipe in reach: what is unknown is which.
-  const logResistance = between(random, -0.08, 0.08);
+  const logResistance = drawBetween(random, -0.08, 0.08);
   const sweet = brew(
     curves,
     {
       grind: curves.grindAtOne - (curves.coarserSign * logResistance) / curves.logPerUnit,
       doseGrams,
-      yieldGrams: curves.yieldGrams * Math.exp(between(random, -0.15, 0.15)),
-      temperatureC: curves.temperatureC + between(random, -2, 2),
+      yieldGrams: curves.yieldGrams * Math.exp(drawBetween(random, -0.15, 0.15)),
+      temperatureC: curves.temperatureC + drawBetween(random, -2, 2),
     },
     CLEAN,
   );
@@ -182,14 +184,11 @@ function tasteOf(curves: Curves, { extractionPercent, tdsPercent }: Cup, channel
   };
 }
 
-function pull(curves: Curves, { settings, barista, previousGrind, drift, random }: PullInput): Pulled {
-  const doseGrams = roundTo(drawNormal(random, settings.doseGrams, barista.doseSdGrams), 1);
-  const yieldGrams = roundTo(drawNormal(random, settings.yieldGrams, barista.yieldSdGrams), 1);
-  const resistance = drift * Math.exp(drawNormal(random, 0, barista.puckSd));
-  const changed = previousGrind !== null && previousGrind !== settings.grind;
-  const purged = !(random() < barista.unpurgedChance && changed);
+function pull(curves: Curves, { settings, barista, previousGrind, drift, random }: PullInput): MeasuredPull {
+  const { doseGrams, yieldGrams, puckFactor, purged } = drawHand({ settings, barista, previousGrind, random });
+  const resistance = drift * puckFactor;
   const channels = random() < barista.channelChance;
-  const channelShare = channels ? between(random, 0.12, 0.4) : 0;
+  const channelShare = channels ? drawBetween(random, 0.12, 0.4) : 0;
   const oldGrind = purged ? null : previousGrind;
   const cup = brew(curves, { ...settings, doseGrams, yieldGrams }, { resistance, channelShare, oldGrind });
   const seen: Sign[] = [];

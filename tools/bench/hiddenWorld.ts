@@ -1,4 +1,4 @@
-import type { Barista, BrewSettings, PulledShot, Random, TrueTaste } from '../../core/src/index';
+import type { Barista, BrewSettings, MeasuredPull, Random, TrueTaste } from '../../core/src/index';
 
 /** A world hidden from the advice. Drift multiplies the resistance of the bed. */
 export interface HiddenWorld {
@@ -7,7 +7,7 @@ export interface HiddenWorld {
   /** The noise-free shot. */
   ideal(settings: BrewSettings, drift: number): Clocked & { taste: TrueTaste };
   /** One shot by a fallible hand, as it is measured and tasted. */
-  pull(input: PullInput): Pulled;
+  pull(input: PullInput): MeasuredPull;
 }
 
 /** Seconds on every clock a barista may read; the first drip counts from first contact. */
@@ -24,5 +24,3 @@ export interface PullInput {
   drift: number;
   random: Random;
 }
-
-export type Pulled = Omit<PulledShot, 'puck' | 'tdsPercent'>;

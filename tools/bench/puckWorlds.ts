@@ -1,7 +1,5 @@
-import { idealShot, pullShot, type PuckWorld, type Random } from '../../core/src/index';
+import { drawBetween, idealShot, pullShot, type PuckWorld, type Random } from '../../core/src/index';
 import type { HiddenWorld } from './hiddenWorld';
-
-const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
 
 /** A world of the mechanistic simulator. */
 export function puckWorld(world: PuckWorld): HiddenWorld {
@@ -22,7 +20,7 @@ function drifted(world: PuckWorld, drift: number): PuckWorld {
 /** Three kinds of physics beside the plain one; `held-out` worlds are drawn from wider ranges than the others. */
 export function drawPuckWorld(random: Random, wider: boolean, nominalGrams: number): PuckWorld {
   const wide = wider ? 1.5 : 1;
-  const spread = (middle: number, by: number): number => between(random, middle - by * wide, middle + by * wide);
+  const spread = (middle: number, by: number): number => drawBetween(random, middle - by * wide, middle + by * wide);
   const micronsPerUnit = Math.exp(spread(Math.log(9), 0.5));
   const finerIsHigher = random() < 0.3;
   return {
@@ -37,12 +35,12 @@ export function drawPuckWorld(random: Random, wider: boolean, nominalGrams: numb
       micronsPerUnit,
       // Espresso lies somewhere on a scale of forty units.
       micronsAtZero: finerIsHigher
-        ? 276 + micronsPerUnit * between(random, 18, 28)
-        : 276 - micronsPerUnit * between(random, 8, 16),
+        ? 276 + micronsPerUnit * drawBetween(random, 18, 28)
+        : 276 - micronsPerUnit * drawBetween(random, 8, 16),
       bend: random() < 0.4 ? spread(0, 0.12) : 0,
       coarserSign: finerIsHigher ? -1 : 1,
       finesShare: spread(0.14, 0.04),
-      retainedShare: between(random, 0.2, 0.45),
+      retainedShare: drawBetween(random, 0.2, 0.45),
     },
     machine: {
       pumpBar: spread(9, 0.7),

@@ -1,4 +1,5 @@
 import {
+  drawBetween,
   findMethod,
   roundTo,
   snap,
@@ -45,7 +46,6 @@ export interface Scenario {
   draw(random: Random): Game | null;
 }
 
-const between = (random: Random, low: number, high: number): number => low + random() * (high - low);
 const pick = <T>(random: Random, items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
 
 /** Tolerances of a right setting: as judged, and comfortably inside, as a kept card is. */
@@ -160,7 +160,7 @@ function drawGame(random: Random, recipe: Recipe, physics: Physics): Game | null
     },
     startGrind: 20,
     learned: null,
-    humiditySd: between(random, 0, 0.012),
+    humiditySd: drawBetween(random, 0, 0.012),
     heatArrives: random() < 0.3 ? 0.6 : 1,
   };
   // A world where only the very edge is right would test luck, not judgement.
@@ -169,7 +169,8 @@ function drawGame(random: Random, recipe: Recipe, physics: Physics): Game | null
   const unit = -Math.sign(game.world.coarserSign) || -1;
   const slope = slopeAt(game, right);
   if (!(slope > 0.01)) return null;
-  if (recipe.known) game.learned = { mean: slope * Math.exp(between(random, -0.1, 0.1)), sd: 0.12 * slope, shots: 40 };
+  if (recipe.known)
+    game.learned = { mean: slope * Math.exp(drawBetween(random, -0.1, 0.1)), sd: 0.12 * slope, shots: 40 };
   if (recipe.limitUnits !== undefined) {
     // The finest the grinder goes is coarser than what the target dose asks for.
     const finest = right.grind - unit * recipe.limitUnits * (game.grindScale.step || 0.5);
@@ -177,7 +178,7 @@ function drawGame(random: Random, recipe: Recipe, physics: Physics): Game | null
   }
   if (recipe.sinceRight === undefined) {
     // Somebody's guess: up to a third of log time off, more often too coarse.
-    game.startGrind = snap(right.grind - unit * (between(random, -0.18, 0.35) / slope), game.grindScale);
+    game.startGrind = snap(right.grind - unit * (drawBetween(random, -0.18, 0.35) / slope), game.grindScale);
   } else {
     game.startGrind = right.grind;
     game.target = {

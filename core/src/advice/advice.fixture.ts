@@ -1,4 +1,4 @@
-import type { PulledShot } from '../puck';
+import type { MeasuredPull } from '../puck';
 import type { Settings } from './answer';
 import type { AdviceRequest } from './request';
 
@@ -47,7 +47,7 @@ export function everydayShot(change: Shot = {}): Shot {
 }
 
 /** A simulated shot as a barista would enter it, timed from pump on. */
-export function measuredShot(settings: Settings, pulled: Omit<PulledShot, 'puck' | 'tdsPercent'>) {
+export function measuredShot(settings: Settings, pulled: MeasuredPull) {
   return {
     grind: settings.grind,
     doseGrams: pulled.doseGrams,

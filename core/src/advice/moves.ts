@@ -1,8 +1,8 @@
-import { roundTo, snap, type Scale } from '../brew/snap';
+import { clamp, roundTo, snap, type Scale } from '../brew/snap';
 import type { Lever } from '../method/Method';
 import { SETTING_OF, type Change, type Settings } from './answer';
 import { slopeOf, type Posterior } from './infer';
-import { clamp, type Problem } from './problem';
+import type { Problem } from './problem';
 
 export interface Move {
   settings: Settings;

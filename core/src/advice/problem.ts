@@ -1,5 +1,5 @@
 import { convertTime } from '../brew/convertTime';
-import { roundTo, snap, type Scale } from '../brew/snap';
+import { clamp, roundTo, snap, type Scale } from '../brew/snap';
 import type { Cause, Sign, TimerStart, Verdict } from '../brew/types';
 import { foretellDose } from '../dose/timedDose';
 import type { Method } from '../method/Method';
@@ -218,8 +218,4 @@ function readClock(request: ValidAdviceRequest, shot: AdviceShot): { timeSeconds
   });
   // Without a first drip the shot stays on its own clock; the model knows the usual lead between the two.
   return converted === null ? { timeSeconds, clock } : { timeSeconds: converted, clock: target };
-}
-
-export function clamp(value: number, low: number, high: number): number {
-  return Math.min(high, Math.max(low, value));
 }

@@ -8,7 +8,7 @@ export {
   millilitresFromGrams,
 } from './units';
 export { convertTime, type ConvertTimeInput } from './convertTime';
-export { roundTo, snap, type Scale } from './snap';
+export { clamp, roundTo, snap, type Scale } from './snap';
 export {
   completeRatio,
   RATIO_STYLES,

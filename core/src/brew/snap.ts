@@ -11,11 +11,16 @@ export interface Scale {
  */
 export function snap(value: number, scale: Scale): number {
   const { min, max, step } = scale;
-  const clamped = Math.min(max, Math.max(min, value));
+  const clamped = clamp(value, min, max);
   if (step <= 0) return roundTo(clamped, 3);
   const last = Math.floor((max - min) / step + 1e-9);
   const clicks = Math.min(last, Math.max(0, Math.round((clamped - min) / step)));
   return roundTo(min + clicks * step, 6);
+}
+
+/** The nearest value from low to high. */
+export function clamp(value: number, low: number, high: number): number {
+  return Math.min(high, Math.max(low, value));
 }
 
 /** Rounds away the binary dust of decimal steps. */

@@ -1,5 +1,5 @@
 import type { Sign } from '../brew/types';
-import { roundTo } from '../brew/snap';
+import { clamp, roundTo } from '../brew/snap';
 import { brewPuck, CLEAN_PUCK, grainMicrons, type BrewedPuck, type BrewSettings } from './brewPuck';
 import { drawNormal, type Random } from './random';
 import type { PuckWorld } from './world';
@@ -33,18 +33,22 @@ export interface TrueTaste {
   overall: number;
 }
 
-export interface PulledShot {
+/** A shot as scale, clock, eye and tongue have it. */
+export interface MeasuredPull {
   doseGrams: number;
   yieldGrams: number;
   /** On the pump-on clock. */
   pumpOnSeconds: number;
   totalContactSeconds: number;
   firstDripSeconds: number;
-  tdsPercent: number;
   seen: Sign[];
   purged: boolean;
   /** As a tongue reports it, in steps of 0.5. */
   taste: TrueTaste;
+}
+
+export interface PulledShot extends MeasuredPull {
+  tdsPercent: number;
   puck: BrewedPuck;
 }
 
@@ -55,7 +59,6 @@ export interface PulledShot {
  */
 export function tasteOf(world: PuckWorld, puck: BrewedPuck): TrueTaste {
   const { coffee, tongue } = world;
-  const clamp = (value: number, low: number, high: number): number => Math.min(high, Math.max(low, value));
   const balance = clamp((puck.extractionPercent - coffee.sweetSpotPercent) / tongue.percentPerPoint, -3, 3);
   const body = clamp(tongue.bodyPoints * Math.log(puck.tdsPercent / coffee.bodyTdsPercent), -3, 3);
   const dryness = clamp(7 * puck.overExtractedShare + 0.35 * Math.max(0, balance - 1), 0, 3);
@@ -90,17 +93,24 @@ export interface PullInput {
   random: Random;
 }
 
+/** What a fallible hand makes of these settings: dose and yield weighed, g, how much its puck resists, and whether it purged. */
+export function drawHand(input: Pick<PullInput, 'settings' | 'barista' | 'previousGrind' | 'random'>) {
+  const { settings, barista, previousGrind, random } = input;
+  const doseGrams = roundTo(drawNormal(random, settings.doseGrams, barista.doseSdGrams), 1);
+  const yieldGrams = roundTo(drawNormal(random, settings.yieldGrams, barista.yieldSdGrams), 1);
+  const puckFactor = Math.exp(drawNormal(random, 0, barista.puckSd));
+  const changed = previousGrind !== null && previousGrind !== settings.grind;
+  const purged = !(random() < barista.unpurgedChance && changed);
+  return { doseGrams, yieldGrams, puckFactor, purged };
+}
+
 /**
  * One shot by a fallible hand: dose and yield miss a little, the puck differs by about 5 %, a change of grind may go
  * unpurged, and now and then a channel opens — more often when the grind is so fine that the bed runs dry.
  */
 export function pullShot(input: PullInput): PulledShot {
   const { world, settings, barista, previousGrind, drift = 1, random } = input;
-  const doseGrams = roundTo(drawNormal(random, settings.doseGrams, barista.doseSdGrams), 1);
-  const yieldGrams = roundTo(drawNormal(random, settings.yieldGrams, barista.yieldSdGrams), 1);
-  const resistanceFactor = drift * Math.exp(drawNormal(random, 0, barista.puckSd));
-  const changed = previousGrind !== null && previousGrind !== settings.grind;
-  const purged = !(random() < barista.unpurgedChance && changed);
+  const { doseGrams, yieldGrams, puckFactor, purged } = drawHand({ settings, barista, previousGrind, random });
   const finePenalty = Math.max(0, 1 - grainMicrons(world.grinder, settings.grind) / 225);
   const channels = random() < barista.channelChance + 2 * finePenalty;
   const channelShare = (0.12 + 0.25 * random()) * (channels ? 1 : 0);
@@ -108,7 +118,7 @@ export function pullShot(input: PullInput): PulledShot {
     world,
     { ...settings, doseGrams, yieldGrams },
     {
-      resistanceFactor,
+      resistanceFactor: drift * puckFactor,
       channelShare,
       oldGrind: purged ? null : previousGrind,
       oldShare: purged ? 0 : world.grinder.retainedShare,

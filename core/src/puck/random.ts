@@ -9,6 +9,11 @@ export function createRandom(seed: string): Random {
   return alea(seed);
 }
 
+/** One draw evenly from low to high. */
+export function drawBetween(random: Random, low: number, high: number): number {
+  return low + random() * (high - low);
+}
+
 /** One draw from the normal distribution by inverting its CDF, so that one uniform gives one normal. */
 export function drawNormal(random: Random, mean: number, sd: number): number {
   // 0 would give −∞.
