@@ -3,24 +3,25 @@ import { everydayRequest, everydayShot } from './advice.fixture';
 import {
   costOfClaim,
   isGoodEnough,
-  isInTime,
   isToConfirm,
   isTooTight,
   mayClaim,
   mustPrepare,
   plainMiss,
+  tastesBothWays,
 } from './claim';
 import { readEvidence } from './evidence';
 import { infer } from './infer';
 import type { Outlook } from './particles';
-import { readProblem } from './problem';
+import { isInTime, readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
 
 const after = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
   const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
   return { problem, evidence: readEvidence(problem, infer(problem))! };
 };
-const believed = (goodShare: number, windowShare = goodShare): Outlook => ({ goodShare, windowShare }) as Outlook;
+const believed = (goodShare: number, windowShare = goodShare, tasteShare = goodShare): Outlook =>
+  ({ goodShare, windowShare, tasteShare }) as Outlook;
 const right = everydayShot({ timeSeconds: 29, taste: { balance: 0, body: 0, sweetness: 7.5, overall: 8 } });
 const sour = everydayShot({ timeSeconds: 29, taste: { balance: -1.5, body: 0 } });
 
@@ -100,6 +101,51 @@ describe('a claim beside what was just measured', () => {
 
   it('is judged by taste where time is an outcome', () => {
     expect(claims({ timeSeconds: 37 }, { method: 'open-light' })).toBe(true);
+  });
+});
+
+describe('a recipe outside the range that a school tolerates', () => {
+  const liked = (count: number, timeSeconds: number, method = 'open-light') =>
+    after(
+      Array.from({ length: count }, () => ({ ...right, timeSeconds })),
+      { method, target: { ...everydayRequest().target, timeSeconds: { min: 20, max: 38 } } },
+    );
+  const asked = ({ problem, evidence }: ReturnType<typeof after>) => {
+    const outlook = believed(0.05, 0.05, 0.9);
+    return [isToConfirm(problem, evidence, outlook, 0), isGoodEnough(problem, evidence, outlook)];
+  };
+
+  it('is pulled again twice and then done, where time is an outcome and the cups are liked', () => {
+    expect([1, 2, 3].map((count) => asked(liked(count, 18)))).toEqual([
+      [true, false],
+      [true, false],
+      [false, true],
+    ]);
+  });
+
+  it('is never done where time is a target', () => {
+    expect([1, 2, 3].map((count) => asked(liked(count, 18, 'balance-walk')))).toEqual([
+      [false, false],
+      [false, false],
+      [false, false],
+    ]);
+  });
+});
+
+describe('cups that contradict each other', () => {
+  const tasting = (...balances: number[]) => {
+    const { problem } = after(balances.map((balance) => everydayShot({ taste: { balance, body: 0 } })));
+    return tastesBothWays(problem, problem.pours);
+  };
+
+  it.each([
+    [[-1.5, 1.5], true],
+    [[1.5, -1.5], true],
+    [[-1, 1], false],
+    [[-1.5, -1.5], false],
+    [[1.5, -1.5, -1.5], false],
+  ])('are one plainly sour and one plainly bitter, one after the other: %j', (balances, expected) => {
+    expect(tasting(...balances)).toBe(expected);
   });
 });
 

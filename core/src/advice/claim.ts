@@ -1,6 +1,6 @@
 import { isSurprising, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { HARSH, type Pour, type Problem } from './problem';
+import { HARSH, isInTime, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -66,7 +66,12 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   if (sound.length <= problem.method.confirmShots) return false;
-  return here.goodShare >= CLAIM_AT_LEAST;
+  return rightBy(problem, here) >= CLAIM_AT_LEAST;
+}
+
+/** Belief that these settings are right; by taste alone where time is an outcome. */
+export function rightBy({ method }: Problem, here: Outlook): number {
+  return method.timeIs === 'outcome' ? here.tasteShare : here.goodShare;
 }
 
 /**
@@ -75,7 +80,9 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
  */
 export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
-  return sound.length >= PATIENCE && here.goodShare >= GOOD_ENOUGH && sound.every((pour) => readsRight(problem, pour));
+  if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
+  if (here.goodShare >= GOOD_ENOUGH) return true;
+  return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
@@ -101,6 +108,14 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): bool
   return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale) !== 0);
 }
 
+/** One cup plainly sour and the other plainly bitter, or thin and heavy, at the same settings: only another can tell. */
+export function tastesBothWays(problem: Problem, pours: readonly Pour[]): boolean {
+  return TASTE_SCALES.some((scale) => {
+    const sides = pours.slice(-2).map((pour) => Math.sign(plainMiss(problem, [pour], scale)));
+    return sides.includes(1) && sides.includes(-1);
+  });
+}
+
 /**
  * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice;
  * and a kept recipe is not turned after one odd shot.
@@ -108,12 +123,19 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): bool
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook, keptShare: number): boolean {
   const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  if (!last.sound || sound.length >= PATIENCE) return false;
+  if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   const isKept = keptShare >= KEPT.believed && here.goodShare >= KEPT.right;
   if (isKept && !tastesPlainlyOff(problem, sound)) return true;
   const isLiked = (last.taste?.overall ?? LIKED) >= LIKED;
   const enough = isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
-  return here.goodShare >= enough && readsRight(problem, last);
+  return rightBy(problem, here) >= enough && readsRight(problem, last);
+}
+
+/** Liked outside the range a school tolerates, where time is an outcome: it takes one more to call that the recipe. */
+function patienceOf(problem: Problem, sound: readonly Pour[]): number {
+  return problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour))
+    ? PATIENCE + 1
+    : PATIENCE;
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
@@ -127,10 +149,4 @@ function readsRight(problem: Problem, pour: Pour): boolean {
     isNear(taste.balance, target.balance, tolerance.balance) &&
     isNear(taste.body ?? target.body, target.body, tolerance.body);
   return tastesRight && (timeIs === 'outcome' || isInTime(problem, pour));
-}
-
-/** Measured in the window, give or take what a barista still calls in it. */
-export function isInTime(problem: Problem, { timeSeconds }: Pour, graceSeconds = 0.5): boolean {
-  const { min, max } = problem.request.target.timeSeconds;
-  return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
 }

@@ -7,6 +7,7 @@ import {
   mayClaim,
   mustPrepare,
   PATIENCE,
+  tastesBothWays,
   tastesPlainlyOff,
 } from './claim';
 import type { Action, Settings } from './answer';
@@ -36,6 +37,8 @@ const WHOLE_CUP_SD = 0.35;
 const INERTIA_PRICE = { any: 0.2, kept: 0.6 };
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
+/** Settings whose only shot was dosed or stopped far off are pulled again, weighed, while they are in the window by this much. */
+const WORTH_WEIGHING = 0.15;
 /** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
 const WORTH_STAYING = 0.6;
 
@@ -47,6 +50,7 @@ export type Stage =
   | 'spoilt'
   | 'tight'
   | 'surprise'
+  | 'blank'
   | 'unpurged'
   | 'excused'
   | 'strayed'
@@ -109,18 +113,12 @@ export function decide(problem: Problem, seed: string): Decision {
   if (!isSame(evidence.last.planned, from)) return stay('change', 'limits');
   if (mustPrepare(problem, evidence, still.outlook)) return stay('prepare', 'spoilt');
   if (evidence.unpurged) return stay('repeat', 'unpurged');
+  if (evidence.isBlank) return stay('repeat', 'blank');
   if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
-  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_REPEATING) return stay('repeat', 'strayed');
+  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_WEIGHING) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);
-  if (!isTight && evidence.missingSeconds !== null) return stay('repeat', 'no-effect');
-  if (
-    !isTight &&
-    !evidence.last.channelled &&
-    isSurprising(evidence) &&
-    (evidence.sameSettings.length < 2 || still.outlook.windowShare > WINDOW_DOUBT)
-  ) {
-    return stay('repeat', 'surprise');
-  }
+  if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
+  if (!isTight && !evidence.last.channelled && isOdd(evidence, still.outlook)) return stay('repeat', 'surprise');
   const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
@@ -134,6 +132,12 @@ export function decide(problem: Problem, seed: string): Decision {
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };
+}
+
+/** The last shot is not what the ones before foretold: noise until it happens twice. */
+function isOdd(evidence: Evidence, here: Outlook): boolean {
+  if (evidence.isOddAfterSeries) return true;
+  return isSurprising(evidence) && (evidence.sameSettings.length < 2 || here.windowShare > WINDOW_DOUBT);
 }
 
 /**
@@ -215,7 +219,8 @@ function isWorthRepeating(problem: Problem, { last, sameSettings }: Evidence, he
   if (last.taste?.balance == null && last.taste?.overall == null) return true;
   const sound = sameSettings.filter((pour) => pour.sound);
   if (tastesPlainlyOff(problem, sound)) return false;
-  return here.goodShare >= (sound.length < PATIENCE ? WORTH_REPEATING : WORTH_STAYING);
+  const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
+  return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);
 }
 
 /**

@@ -119,7 +119,7 @@ describe('a change of grind on a known grinder', () => {
   const missing = (grind: number, timeSeconds: number, sd = 0.01, change: object = {}) => {
     const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd, shots: 40 } };
     const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind, timeSeconds, ...change })];
-    return evidenceOf(shots, { grinder }).missingSeconds;
+    return evidenceOf(shots, { grinder }).missing?.expectedSeconds ?? null;
   };
 
   it('is missed where it should have moved the time by 4 s and hardly did', () => {
@@ -133,6 +133,55 @@ describe('a change of grind on a known grinder', () => {
     expect(missing(13, 20)).toBeNull();
     expect(missing(11, 20, 0.04)).toBeNull();
     expect(missing(11, 20, 0.01, { planned: { doseGrams: 17, yieldGrams: 34 } })).toBeNull();
+  });
+});
+
+describe('a change of grind on a grinder nobody knows', () => {
+  const missing = (grind: number, timeSeconds: number, step = 0.5) => {
+    const grinder = { ...everydayRequest().grinder, step, logTimePerUnit: null };
+    return evidenceOf([everydayShot({ timeSeconds: 22 }), everydayShot({ grind, timeSeconds })], { grinder }).missing;
+  };
+
+  it('is doubted where the time went the other way by more than two pucks differ', () => {
+    expect(missing(11, 19)).toMatchObject({ seenSeconds: -3 });
+    expect(missing(17, 25)).toMatchObject({ seenSeconds: 3 });
+    expect(missing(11, 19)!.expectedSeconds).toBeGreaterThan(4);
+    expect(missing(17, 25)!.expectedSeconds).toBeLessThan(-4);
+  });
+
+  it('is believed where it did little, which the grinder may be like, or where little was turned', () => {
+    expect([missing(11, 22), missing(11, 21), missing(13.5, 19)]).toEqual([null, null, null]);
+  });
+});
+
+describe('one shot outside the window', () => {
+  const isOdd = (times: (number | null)[], change: object = {}) =>
+    evidenceOf(
+      times.map((timeSeconds) => everydayShot({ timeSeconds })),
+      change,
+    ).isOddAfterSeries;
+
+  it('is odd after two inside it, and not after one, nor twice, nor at the end of a creep', () => {
+    expect([isOdd([28, 29, 23]), isOdd([28, 29, 36])]).toEqual([true, true]);
+    expect([isOdd([28, 23]), isOdd([28, 29, 23, 23]), isOdd([28, 29, 32.3, 34])]).toEqual([false, false, false]);
+    expect([isOdd([28, 29, 30]), isOdd([28, null, 23]), isOdd([28, 29, null])]).toEqual([false, false, false]);
+  });
+
+  it('is not odd where time is an outcome', () => {
+    expect(isOdd([28, 29, 45], { method: 'open-light' })).toBe(false);
+  });
+});
+
+describe('a shot that says nothing', () => {
+  const blank = { timeSeconds: null, taste: null };
+
+  it('was neither timed nor tasted nor seen to gush, and nor were the others at its settings', () => {
+    expect(evidenceOf([everydayShot(blank)]).isBlank).toBe(true);
+    expect(evidenceOf([everydayShot({ ...blank, taste: { balance: null, sweetness: 7 } })]).isBlank).toBe(true);
+    expect(evidenceOf([everydayShot({ ...blank, seen: ['gushing'] })]).isBlank).toBe(false);
+    expect(evidenceOf([everydayShot({ ...blank, taste: { overall: 8 } })]).isBlank).toBe(false);
+    expect(evidenceOf([everydayShot({ timeSeconds: 28, taste: null }), everydayShot(blank)]).isBlank).toBe(false);
+    expect(evidenceOf([everydayShot({ grind: 12 }), everydayShot(blank)]).isBlank).toBe(true);
   });
 });
 

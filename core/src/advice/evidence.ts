@@ -6,7 +6,8 @@ import { measuredTimeSd, tailWeight, timeSd } from './readings';
 import { changesBetween } from './changes';
 import { directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
-import type { Pour, Problem } from './problem';
+import { slopePrior } from './prior';
+import { isInTime, type Pour, type Problem } from './problem';
 
 /** A last shot further than this many standard deviations from what was foreseen is a surprise. */
 const SURPRISE_SIGMAS = 2.3;
@@ -16,6 +17,10 @@ const KNOWN_WELL = 0.35;
 /** A change of grind tells when it should move the time by this much; hardly: by less than this share of it. */
 const TELLING_SECONDS = 4;
 const HARDLY = 0.25;
+/** The wrong way: by more than this share of the time, which is what two pucks differ by. */
+const BACKWARDS = 0.08;
+/** So many shots in the window are a series. */
+const SERIES = 2;
 /** More than a careful hand misses by, in ln: about 0.8 g of 18, and 4 g of 36. */
 const STRAYED = { doseGrams: 0.045, yieldGrams: 0.11 };
 
@@ -27,9 +32,13 @@ export interface Evidence {
   spoiltInARow: number;
   /** The last shot's distance from its own forecast; null when nothing could be foreseen. */
   surprise: { expectedSeconds: number; sigmas: number } | null;
+  /** Neither timed nor tasted, here or before at the same settings, and not seen to gush or drip either. */
+  isBlank: boolean;
   unpurged: boolean;
-  /** What a change of grind should have added to the time on a grinder whose answer is known, s, and did not; else null. */
-  missingSeconds: number | null;
+  /** What a change of grind should have added to the time, and what it did, s, where it did not do its work; else null. */
+  missing: { expectedSeconds: number; seenSeconds: number } | null;
+  /** The last shot ran out of the window after two or more at the same settings that did not. */
+  isOddAfterSeries: boolean;
   /** Coffee or yield of the last shot missed what was aimed at by far: it is another recipe's shot. */
   strayed: 'doseGrams' | 'yieldGrams' | null;
   /** Shots at the last settings, the last one included, that still hold. */
@@ -43,15 +52,18 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
   const { pours } = problem;
   const last = pours.at(-1);
   if (!last) return null;
+  const sameSettings = pours.filter((pour) => !pour.stale && isSame(pour.planned, last.planned));
   return {
     last,
     spoilt: spoiltBy(last),
     spoiltInARow: pours.length - 1 - pours.findLastIndex((pour) => spoiltBy(pour) === null),
     surprise: surpriseOf(problem, last, posterior),
+    isBlank: sameSettings.every(saysNothing),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
-    missingSeconds: missingSecondsOf(problem, last),
+    missing: missingFrom(problem, last),
+    isOddAfterSeries: isOddAfterSeries(problem, last),
     strayed: strayedBy(last),
-    sameSettings: pours.filter((pour) => !pour.stale && isSame(pour.planned, last.planned)),
+    sameSettings,
     circling: circlingLevers(problem),
   };
 }
@@ -60,22 +72,47 @@ export function isSame(a: Settings, b: Settings): boolean {
   return changesBetween(a, b).length === 0;
 }
 
+function saysNothing({ timeSeconds, taste, seen }: Pour): boolean {
+  const isTasted = taste !== null && [taste.balance, taste.body, taste.overall].some((mark) => mark != null);
+  return timeSeconds === null && !isTasted && !seen.includes('gushing') && !seen.includes('dripping');
+}
+
 function spoiltBy(pour: Pour): Evidence['spoilt'] {
   if (pour.isMuddled) return 'muddled';
   return pour.channelled ? 'channels' : null;
 }
 
-/** A change that should have moved the time by 4 s and hardly did. */
-function missingSecondsOf({ request, pours, finerSign }: Problem, last: Pour): number | null {
+/**
+ * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb
+ * should have, and moved it the other way by more than two pucks differ.
+ */
+function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: Pour): Evidence['missing'] {
   const before = pours.at(-2);
-  const learned = request.grinder.logTimePerUnit;
-  if (!before?.sound || !last.sound || !learned || learned.sd > KNOWN_WELL * learned.mean) return null;
+  if (!before?.sound || !last.sound || before.timeSeconds === null || last.timeSeconds === null) return null;
   const isGrindAlone = changesBetween(before.planned, last.planned).every(({ variable }) => variable === 'grind');
-  if (!isGrindAlone || before.timeSeconds === null || last.timeSeconds === null) return null;
+  if (!isGrindAlone) return null;
+  const learned = request.grinder.logTimePerUnit;
+  const isKnownWell = learned != null && learned.sd <= KNOWN_WELL * learned.mean;
+  const slope = learned?.mean ?? Math.exp(slopePrior(grindScale).mean);
   const finer = finerSign * (last.planned.grind - before.planned.grind);
-  const expected = before.timeSeconds * Math.expm1(learned.mean * finer);
-  const seen = last.timeSeconds - before.timeSeconds;
-  return Math.abs(expected) >= TELLING_SECONDS && seen / expected < HARDLY ? expected : null;
+  const expectedSeconds = before.timeSeconds * Math.expm1(slope * finer);
+  if (Math.abs(expectedSeconds) < TELLING_SECONDS) return null;
+  const seenSeconds = last.timeSeconds - before.timeSeconds;
+  const isMissing = isKnownWell
+    ? seenSeconds / expectedSeconds < HARDLY
+    : seenSeconds * Math.sign(expectedSeconds) < -BACKWARDS * before.timeSeconds;
+  return isMissing ? { expectedSeconds, seenSeconds } : null;
+}
+
+/** One shot outside the window after a good series is noise until it happens twice. */
+function isOddAfterSeries(problem: Problem, last: Pour): boolean {
+  if (problem.method.timeIs === 'outcome' || !last.sound || last.timeSeconds === null || isInTime(problem, last))
+    return false;
+  const alike = problem.pours.filter(
+    (pour) => !pour.stale && pour.sound && pour.timeSeconds !== null && isSame(pour.planned, last.planned),
+  );
+  const series = alike.slice(-1 - SERIES, -1);
+  return series.length === SERIES && series.every((pour) => isInTime(problem, pour, 0));
 }
 
 function strayedBy({ planned, measured, hand }: Pour): Evidence['strayed'] {
@@ -93,8 +130,8 @@ function strayedBy({ planned, measured, hand }: Pour): Evidence['strayed'] {
  * belief's own variance gᵀΣg/(1 − h). No second inference is needed.
  */
 function surpriseOf(problem: Problem, last: Pour, posterior: Posterior): Evidence['surprise'] {
-  const earlier = problem.pours.slice(0, -1).filter((pour) => pour.timeSeconds !== null && !pour.stale);
-  if (earlier.length === 0 || last.timeSeconds === null) return null;
+  const earlier = problem.pours.slice(0, -1).filter((pour) => pour.clockSeconds !== null && !pour.stale);
+  if (earlier.length === 0 || last.clockSeconds === null) return null;
   const { mean, covariance, frame, noise } = posterior;
   const geometry = geometryOf(frame, last.measured);
   const belief = beliefOf(mean, frame);
@@ -102,13 +139,13 @@ function surpriseOf(problem: Problem, last: Pour, posterior: Posterior): Evidenc
   const gradient = slopesOf(belief, frame, geometry, last.clock, here).timeSeconds;
   let own = 0;
   gradient.forEach((gi, i) => gradient.forEach((gj, j) => (own += gi * gj * covariance.get(i, j))));
-  const residual = last.timeSeconds - here.timeSeconds;
+  const residual = last.clockSeconds - here.timeSeconds;
   const sd = noise.time * measuredTimeSd(last);
   const precision = tailWeight(residual / sd) / (sd * sd);
   const left = Math.max(0.02, 1 - precision * own);
   const spread = noise.time * timeSd(here.puckSeconds);
   return {
-    expectedSeconds: last.timeSeconds - residual / left,
+    expectedSeconds: last.clockSeconds - residual / left,
     sigmas: residual / left / Math.sqrt(spread * spread + own / left),
   };
 }

@@ -1,11 +1,11 @@
 import type { Lever, Method } from '../method/Method';
-import { SETTING_OF } from './answer';
-import { isInTime, isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, type TasteScale } from './claim';
+import { SETTING_OF, type Settings } from './answer';
+import { isTooTight, plainMiss, tastedMiss, TASTE_SCALES, tastesPlainlyOff, type TasteScale } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import type { Pour, Problem } from './problem';
+import { isInTime, type Pour, type Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
@@ -44,7 +44,7 @@ export function leversToTry(
     isCoarser(problem, from, settings),
   );
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
-  const stray = method.timeIs === 'target' ? straysOut(problem, evidence, here) : null;
+  const stray = method.timeIs === 'target' ? straysOut(problem, evidence, here) : strays(problem, evidence, here);
   if (stray !== null) {
     const mustSlow = stray.side === 'too fast';
     const window = { stage: 'window', mustSlow, mayStay: !stray.isSure } as const;
@@ -67,14 +67,15 @@ export function leversToTry(
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
   const bodyOff = Math.abs(lack.body);
-  const bodyAlone =
-    ((bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence)) && !leansOneWay(problem, evidence);
-  const wanted = leversForTaste(method, bodyOff > balanceOff, bodyAlone).filter((lever) =>
-    isTurnOf(problem, evidence, lever),
+  const grindMends = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
+  const bodyAlone = ((bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence)) && !grindMends;
+  const schooled = orderFor(method, lack.balance);
+  const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
+    isTurnOf(problem, evidence, lever, schooled.balanceOrder),
   );
   const possible = wanted.filter(usable);
-  // A school that begins with temperature means it: once, before anything else, where the cup is clearly off balance.
-  const isHeatFirst = possible[0] === 'temperature' && method.balanceOrder[0] === 'temperature' && balanceOff > 2;
+  // A school that begins with temperature means it: once, before anything else, where the cup is clearly sour.
+  const isHeatFirst = possible[0] === 'temperature' && lack.balance < -2 && canHeat(problem, posterior, from);
   const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
   if (levers.length > 0) return { levers, stage: 'taste', blocked };
@@ -123,7 +124,12 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
     return { side: sideOf(mean), isSure: true };
   }
   const seconds = last.sound ? last.timeSeconds : null;
-  if (seconds === null || outside(seconds) <= PLAIN_SHARE * seconds) return null;
+  if (seconds === null) return null;
+  // Beside a cup as wanted the time is all that is lacking; beside another a second or two are not told from noise.
+  const isAsWanted = TASTE_SCALES.every(
+    (scale) => Math.abs(tastedMiss(problem, timed, scale) ?? 0) <= problem.method.tolerance[scale],
+  );
+  if (outside(seconds) <= (isAsWanted ? 0.5 : PLAIN_SHARE * seconds)) return null;
   return { side: sideOf(seconds), isSure: false };
 }
 
@@ -131,6 +137,37 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
 function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
   const miss = tastedMiss(problem, pours, 'balance') ?? 0;
   return (side === 'too fast' ? miss : -miss) > problem.method.tolerance.balance;
+}
+
+/**
+ * Where time is an outcome it has no window to be brought into, only a range that is tolerated: a cup that is plainly off and ran
+ * outside it gushed or choked, and that is the grind's business, unless grind would lead the cup further off.
+ */
+function strays(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
+  const { min, max } = problem.request.target.timeSeconds;
+  const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
+  if (timed.length === 0 || here.windowShare >= WINDOW_DOUBT) return null;
+  const mean = timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length;
+  if (mean >= min && mean <= max) return null;
+  const side = mean < min ? 'too fast' : 'too slow';
+  const isTasted = timed.some(({ taste }) => taste !== null);
+  if (isTasted && (!tastesPlainlyOff(problem, timed) || wouldWorsen(problem, timed, side))) return null;
+  return { side, isSure: true };
+}
+
+/**
+ * A school that begins with temperature goes hotter, longer, then coarser, to open a coffee that is hard to extract. A bitter cup is
+ * past that: it is answered from the end of the order, coarser first and cooler last.
+ */
+function orderFor(method: Method, lackOfBalance: number): Method {
+  if (method.balanceOrder[0] !== 'temperature' || lackOfBalance <= 0) return method;
+  return { ...method, balanceOrder: [...method.balanceOrder].reverse() };
+}
+
+function canHeat(problem: Problem, posterior: Posterior, from: Settings): boolean {
+  return movesOf(problem, posterior, from, 'temperature').some(
+    ({ settings }) => settings.temperatureC! > from.temperatureC!,
+  );
 }
 
 /** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
@@ -158,12 +195,13 @@ function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
  * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
  * (`isEarly`), or not yet where the cup was called balanced; where it comes first, it is moved once.
  */
-function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever): boolean {
+function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever, balanceOrder: readonly Lever[]): boolean {
   if (lever !== 'temperature') return true;
-  const place = problem.method.balanceOrder.indexOf('temperature');
-  if (place === 0) return !wasMoved(problem, 'temperature');
+  if (problem.method.balanceOrder[0] === 'temperature' && wasMoved(problem, 'temperature')) return false;
+  const place = balanceOrder.indexOf('temperature');
+  if (place === 0) return true;
   if (tastesBalanced(problem, evidence) && !isSettled(problem)) return false;
-  return problem.method.balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
+  return balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
 }
 
 /** Within tolerance by the tongue, give or take a tenth for a person's own target, taking the cups at these settings together. */

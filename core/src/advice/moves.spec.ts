@@ -1,4 +1,4 @@
-import { METHODS } from '../index';
+import { findMethod, METHODS } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import type { Settings } from './answer';
 import { infer } from './infer';
@@ -109,7 +109,7 @@ describe('reading a request', () => {
     expect(pours.map(({ channelled }) => channelled)).toEqual([false, false, true]);
   });
 
-  it('reads another clock on the target’s where the first drip is known, and keeps it where it is not', () => {
+  it('reads another clock on the target’s; where the first drip is not known, by the usual one, and keeps what was read', () => {
     const target = { ...everydayRequest().target, timer: 'first-drip' as const };
     const { pours } = problemOf({
       target,
@@ -118,9 +118,10 @@ describe('reading a request', () => {
         everydayShot({ timeSeconds: 28, firstDripSeconds: null }),
       ],
     });
-    expect(pours.map(({ timeSeconds, clock }) => [timeSeconds, clock])).toEqual([
-      [22, 'first-drip'],
-      [28, 'pump-on'],
+    const usual = findMethod('balance-walk')!.leadSeconds;
+    expect(pours.map(({ timeSeconds, clockSeconds, clock }) => [timeSeconds, clockSeconds, clock])).toEqual([
+      [22, 22, 'first-drip'],
+      [28 - usual, 28, 'pump-on'],
     ]);
   });
 

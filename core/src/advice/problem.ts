@@ -14,8 +14,10 @@ export interface Pour {
   planned: Settings;
   /** What was really poured; the best value known. */
   measured: Settings;
-  /** Seconds on `clock`, or null when nobody timed it. */
+  /** Seconds on the target's clock, or null when nobody timed it; by the usual first drip where the shot's own was not seen. */
   timeSeconds: number | null;
+  /** The same as read, on `clock`: the target's, unless the first drip was not seen and the two cannot be told apart exactly. */
+  clockSeconds: number | null;
   clock: TimerStart;
   firstDripSeconds: number | null;
   seen: readonly Sign[];
@@ -92,7 +94,7 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const basket = { ...request.basket, minGrams, maxGrams };
   const complete = { ...request, basket };
   const hand = handOf(request);
-  const pours = markStale(readPours(complete, start, hand));
+  const pours = markStale(readPours(complete, start, hand, method.leadSeconds));
   return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
 }
 
@@ -114,6 +116,12 @@ function handOf({ measuring, target }: ValidAdviceRequest): Hand {
   return { time: Math.sqrt((1.5 * dose) ** 2 + (0.92 * poured) ** 2), taste: 5.5 * Math.sqrt(dose ** 2 + poured ** 2) };
 }
 
+/** Measured in the window, give or take what a barista still calls in it. */
+export function isInTime(problem: Problem, { timeSeconds }: Pour, graceSeconds = 0.5): boolean {
+  const { min, max } = problem.request.target.timeSeconds;
+  return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
+}
+
 /** Without any history: a little to the fine side of the middle, where espresso lies on a general scale. */
 function guessGrind(scale: Scale, finerSign: 1 | -1): number {
   const fromFine = 0.4;
@@ -122,7 +130,7 @@ function guessGrind(scale: Scale, finerSign: 1 | -1): number {
   return finest + fromFine * (coarsest - finest);
 }
 
-function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Pour[] {
+function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand, usualLead: number): Pour[] {
   let before = start;
   return request.shots.map((shot, index) => {
     const planned: Settings = {
@@ -144,7 +152,7 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand): Po
     const pour: Pour = {
       planned,
       measured,
-      ...readClock(request, shot),
+      ...readClock(request, shot, usualLead),
       firstDripSeconds: shot.firstDripSeconds ?? null,
       seen,
       channelled,
@@ -205,17 +213,22 @@ function timedDoseOf({ grinder }: ValidAdviceRequest, { grind, grindSeconds }: A
   return grams >= 1 && grams <= 60 ? grams : null;
 }
 
-function readClock(request: ValidAdviceRequest, shot: AdviceShot): { timeSeconds: number | null; clock: TimerStart } {
+function readClock(
+  request: ValidAdviceRequest,
+  shot: AdviceShot,
+  usualLead: number,
+): Pick<Pour, 'timeSeconds' | 'clockSeconds' | 'clock'> {
   const target = request.target.timer;
   const clock = shot.timer ?? target;
-  const timeSeconds = shot.timeSeconds ?? null;
-  if (timeSeconds === null || clock === target) return { timeSeconds, clock: target };
-  const converted = convertTime({
-    timeSeconds,
-    from: clock,
-    to: target,
-    firstDripSeconds: shot.firstDripSeconds ?? request.machine?.firstDripSeconds?.mean ?? null,
-  });
-  // Without a first drip the shot stays on its own clock; the model knows the usual lead between the two.
-  return converted === null ? { timeSeconds, clock } : { timeSeconds: converted, clock: target };
+  const clockSeconds = shot.timeSeconds ?? null;
+  if (clockSeconds === null || clock === target) {
+    return { timeSeconds: clockSeconds, clockSeconds, clock: target };
+  }
+  const read = { timeSeconds: clockSeconds, from: clock, to: target };
+  const firstDripSeconds = shot.firstDripSeconds ?? request.machine?.firstDripSeconds?.mean ?? null;
+  const exact = convertTime({ ...read, firstDripSeconds });
+  if (exact !== null) return { timeSeconds: exact, clockSeconds: exact, clock: target };
+  // Without a first drip the belief reads the shot on its own clock, with its doubt; rules and words take the usual one.
+  const usual = convertTime({ ...read, firstDripSeconds: usualLead });
+  return { timeSeconds: usual ?? clockSeconds, clockSeconds, clock };
 }

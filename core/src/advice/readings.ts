@@ -82,7 +82,7 @@ function doubtOf(pour: Pour): number {
  * small residual with a large spread.
  */
 export function measuredTimeSd(pour: Pour): number {
-  const seconds = pour.timeSeconds ?? 0;
+  const seconds = pour.clockSeconds ?? 0;
   return doubtOf(pour) * withHand(timeSd(Math.max(5, 0.75 * seconds)), pour.hand.time * seconds);
 }
 
@@ -95,7 +95,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
   const tasteFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
   // What a channel, old grounds or another hour did to the time says nothing of this puck.
-  const ownSeconds = pour.sound && !pour.stale && !isMixture(pour) ? pour.timeSeconds : null;
+  const ownSeconds = pour.sound && !pour.stale && !isMixture(pour) ? pour.clockSeconds : null;
   const tongueSd = ownSeconds === null ? TASTE_SD : TIMED_TASTE_SD;
   const tasteSd = withHand(tongueSd, pour.hand.taste) * tasteFactor;
   const wanted = problem.request.target;
@@ -117,8 +117,8 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     reading.isTime.push(isTime);
     parts.push(part);
   };
-  const glimpsed = pour.timeSeconds === null ? glimpsedTime(problem, pour) : null;
-  add(pour.timeSeconds ?? glimpsed, glimpsed === null ? measuredTimeSd(pour) : GLIMPSE_SHARE * glimpsed, 'time');
+  const glimpsed = pour.clockSeconds === null ? glimpsedTime(problem, pour) : null;
+  add(pour.clockSeconds ?? glimpsed, glimpsed === null ? measuredTimeSd(pour) : GLIMPSE_SHARE * glimpsed, 'time');
   if (frame.clock !== 'first-drip') add(pour.firstDripSeconds, 1.2 * doubtOf(pour), 'drip');
   add(taste?.balance, tasteSd, 'balance');
   add(taste?.body, tasteSd, 'body');

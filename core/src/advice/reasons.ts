@@ -1,10 +1,10 @@
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
-import { isInTime } from './claim';
+import { rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
-import type { Problem } from './problem';
+import { isInTime, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, stageReasons } from './stageReasons';
 import { oddsInWords, plainNumber } from './words';
@@ -25,8 +25,8 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
 
 /** Why these settings are pulled once more, or kept. */
 function standingReasons(problem: Problem, { stage, here }: Decision, { sameSettings, last }: Evidence): Reason[] {
-  const n = sameSettings.length;
-  const odds = oddsInWords(here.goodShare);
+  const n = sameSettings.filter(({ sound }) => sound).length;
+  const odds = oddsInWords(rightBy(problem, here));
   if (
     stage === 'confirm' &&
     last.timeSeconds !== null &&
@@ -37,6 +37,14 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
       {
         code: 'confirm',
         text: `One shot outside the window is noise until it happens twice: the same again. So far it is ${odds} that these settings are right.`,
+      },
+    ];
+  }
+  if (stage === 'confirm' && sameSettings.every(({ taste }) => taste === null)) {
+    return [
+      {
+        code: 'confirm',
+        text: 'One more at the same settings, and taste it: the clock alone cannot say that they are right.',
       },
     ];
   }

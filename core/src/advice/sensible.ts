@@ -1,7 +1,8 @@
-import { plainMiss, TASTE_SCALES, type TasteScale } from './claim';
+import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './decide';
 import type { Evidence } from './evidence';
 import { lackOf, type Plan } from './levers';
+import type { Outlook } from './particles';
 import type { Problem } from './problem';
 
 /**
@@ -22,8 +23,10 @@ export function sensibleMoves(
   const here = still.outlook;
   const believed = lackOf(problem, here);
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  const lack = (scale: TasteScale): number =>
-    plainMiss(problem, sound, scale) / problem.method.tolerance[scale] || believed[scale];
+  const lack = (scale: TasteScale): number => {
+    const tasted = (tastedMiss(problem, sound, scale) ?? 0) / problem.method.tolerance[scale];
+    return Math.abs(tasted) > 1 ? tasted : believed[scale];
+  };
   const mends = ({ outlook }: Choice, scale: TasteScale): boolean =>
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
@@ -32,11 +35,25 @@ export function sensibleMoves(
   const nearer = mending.filter(({ outlook, move }) => {
     return outlook.distance < here.distance && !(stage === 'taste' && move.coupled);
   });
-  const harmless = nearer.filter((choice) => lacking.every((scale) => mends(choice, scale)));
-  if (nearer.length > 0) return firstOf(harmless, nearer);
+  const isHarmless = (choice: Choice): boolean => lacking.every((scale) => mends(choice, scale));
+  const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, here, choice);
+  if (nearer.length > 0) {
+    const harmless = nearer.filter(isHarmless);
+    return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
+  }
   if (isWorthRepeating) return [];
-  const byDistance = [...firstOf(mending, candidates)].sort((a, b) => a.outlook.distance - b.outlook.distance);
+  const byDistance = [...firstOf(mending.filter(isHarmless), mending, candidates)].sort(
+    (a, b) => a.outlook.distance - b.outlook.distance,
+  );
   return byDistance.slice(0, 1);
+}
+
+/** Grind brings the time into the window; for the taste it is not turned so far that the time runs out again, if anything else will do. */
+function isTurnedOut({ request, method }: Problem, here: Outlook, { move, outlook }: Choice): boolean {
+  const { min, max } = request.target.timeSeconds;
+  const beyond = ({ medianTimeSeconds }: Outlook): number =>
+    Math.max(0, min - medianTimeSeconds, medianTimeSeconds - max);
+  return method.timeIs === 'target' && move.lever === 'grind' && beyond(outlook) > beyond(here);
 }
 
 /** The first list that has anything in it. */

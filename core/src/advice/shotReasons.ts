@@ -1,3 +1,4 @@
+import type { TimerStart } from '../brew/types';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
@@ -9,6 +10,13 @@ import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from '.
 /** Half a step on a taste scale is what a tongue can tell. */
 const TELLS = 0.5;
 
+/** Where a shot's own clock began, when it is not the recipe's. */
+const CLOCKS: Record<TimerStart, string> = {
+  'pump-on': 'pump on',
+  'first-drip': 'the first drip',
+  'total-contact': 'the first water',
+};
+
 /** What the last shot measured and tasted of, where it means anything. */
 export function shotReasons(problem: Problem, decision: Decision, { last }: Evidence): Reason[] {
   const { stage } = decision;
@@ -18,10 +26,12 @@ export function shotReasons(problem: Problem, decision: Decision, { last }: Evid
   return time ? [time, ...cup] : cup;
 }
 
-function timeReason({ request }: Problem, { timeSeconds, measured }: Pour): Reason {
+function timeReason({ request }: Problem, { timeSeconds, clockSeconds, clock, measured }: Pour): Reason {
   const { min, max } = request.target.timeSeconds;
   const t = timeSeconds!;
-  const poured = `${seconds(t)} for ${plainNumber(measured.yieldGrams, 1)} g`;
+  const isOtherClock = clock !== request.target.timer;
+  const read = isOtherClock ? `${seconds(clockSeconds!)} from ${CLOCKS[clock]}, about ${seconds(t)} here,` : seconds(t);
+  const poured = `${read} for ${plainNumber(measured.yieldGrams, 1)} g`;
   if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window.` };
   if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window.` };
   return { code: 'in-window', text: `${poured} is in the window.` };

@@ -39,24 +39,34 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
       return [{ code: 'cause', text: `${EXCUSES[last.cause!]} This shot counts for little: the same again.` }];
     case 'strayed':
       return [{ code: 'strayed', text: strayedText(last, evidence.strayed!) }];
+    case 'blank':
+      return [
+        {
+          code: 'nothing-measured',
+          text: 'Nobody timed or tasted this shot, so it says nothing yet: the same again, with a clock and a spoon.',
+        },
+      ];
     case 'surprise': {
       const { expectedSeconds, sigmas } = evidence.surprise!;
       const side = sigmas > 0 ? 'slower' : 'faster';
       return [
         {
           code: 'surprise',
-          text: `${seconds(last.timeSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold. One odd shot is noise until it happens twice.`,
+          text: `${seconds(last.clockSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold. One odd shot is noise until it happens twice.`,
         },
         { code: 'suspects', text: `If it repeats, suspect in this order: ${SUSPECTS}.` },
       ];
     }
     case 'no-effect': {
-      const missing = evidence.missingSeconds!;
-      const moved = `${seconds(Math.abs(missing))} ${missing > 0 ? 'slower' : 'faster'}`;
+      const { expectedSeconds, seenSeconds } = evidence.missing!;
+      const way = (by: number): string => `${seconds(Math.abs(by))} ${by > 0 ? 'slower' : 'faster'}`;
+      const isBackwards = expectedSeconds * seenSeconds < 0 && Math.abs(seenSeconds) >= 1;
       return [
         {
           code: 'no-effect',
-          text: `${change} should have made the shot about ${moved} on this grinder and hardly did.`,
+          text: isBackwards
+            ? `${change} is ${expectedSeconds > 0 ? 'finer' : 'coarser'}, and yet the shot ran ${way(seenSeconds)}.`
+            : `${change} should have made the shot about ${way(expectedSeconds)} on this grinder and hardly did.`,
         },
         { code: 'suspects', text: `Suspect in this order: ${SUSPECTS}. Purge well and pull the same again.` },
       ];

@@ -1,0 +1,187 @@
+import type { Advice } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { finer, coarser, does, tasting, sweet, shot, grinder, walk, judge, type Situation } from './situations.fixture';
+
+const SITUATIONS: Situation[] = [
+  {
+    name: 'slow again after a good shot, and sour: the clock first or patience, not hotter',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(35.5, tasting(0), { grind: 13 }), shot(31.5, tasting(-0.5)), shot(34.5, tasting(-1))],
+    },
+    expect: (a) => a.action === 'repeat' || coarser(a),
+  },
+  {
+    name: 'a good series, then slow twice with a good cup: a notch coarser',
+    ask: { shots: [shot(30), shot(31), shot(33.5), shot(34)] },
+    expect: coarser,
+  },
+  {
+    name: 'liked at first sight, near the edge of the window: pulled again, not moved',
+    ask: { shots: [shot(31.5, tasting(0.5, 0.5, { sweetness: 7, overall: 8 }))] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'sour and harsh: the puck, not the grind',
+    ask: { shots: [shot(27, tasting(-1.5, 0, { dryness: 2.5 }))] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'spurts twice: the puck',
+    ask: { shots: [shot(22, tasting(-1), { seen: ['spurts'] }), shot(23, tasting(-1), { seen: ['spurts'] })] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'spurts a third time in spite of care, and slow enough: coarser, the bed is too tight',
+    ask: { shots: [1, 2, 3].map(() => shot(29, tasting(-1), { seen: ['spurts'] })) },
+    expect: coarser,
+  },
+  {
+    name: 'spurts a third time, but gushing: not coarser still',
+    ask: { shots: [1, 2, 3].map(() => shot(17, tasting(-2), { seen: ['spurts'] })) },
+    expect: finer,
+  },
+  {
+    name: 'spurts and far too slow all the same: coarser at once',
+    ask: { shots: [shot(20, tasting(-2)), shot(95, tasting(2), { grind: 9, seen: ['spurts'] })] },
+    expect: coarser,
+  },
+  {
+    name: 'gushed, neither timed nor tasted: finer',
+    ask: { shots: [everydayShot({ timeSeconds: null, taste: null, seen: ['gushing'] })] },
+    expect: (a) => finer(a) && a.why.some(({ text }) => /it gushed/.test(text)),
+  },
+  {
+    name: 'only dripped, neither timed nor tasted: coarser',
+    ask: { shots: [everydayShot({ timeSeconds: null, taste: null, seen: ['dripping'] })] },
+    expect: (a) => coarser(a) && a.why.some(({ text }) => /it only dripped/.test(text)),
+  },
+  ...[24, 34].map((late) => ({
+    name: `a good series, then ${late} s and off: once is noise`,
+    ask: { shots: [shot(28), shot(29), shot(28.5), shot(28), shot(late, tasting(late < 28 ? -1 : 1))] },
+    expect: does('repeat'),
+  })),
+  ...[22, 24, 34, 37].map((late) => ({
+    name: `a good series, then ${late} s twice: it drifted, a small move of grind`,
+    ask: {
+      shots: [28, 29, 28.5, 28, late, late].map((time) =>
+        shot(time, time === late ? tasting(late < 28 ? -1 : 1) : sweet),
+      ),
+    },
+    expect: (a: Advice) => (late < 28 ? finer(a) : coarser(a)) && Math.abs(a.settings.grind - 14) <= 3,
+  })),
+  {
+    name: 'a gram and a half short in the basket: the same again, weighed',
+    ask: { shots: [shot(22, tasting(-1), { doseGrams: 16.5 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'let run 8 g too long: the same again',
+    ask: { shots: [shot(36, tasting(1, -1), { yieldGrams: 44 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'balanced but harsh: better preparation, no card',
+    ask: { shots: [shot(29, tasting(0, 0, { dryness: 2.5 }))] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'three units finer on a known grinder and nothing happened: the purge is suspected first',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(20, tasting(-1)), shot(20.3, tasting(-1), { grind: 11 })],
+    },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /too little purge, a channel/.test(text)),
+  },
+  {
+    name: 'sour and harsh again after care: coarser, never finer after the sourness',
+    ask: { shots: [1, 2].map(() => shot(29, tasting(-1.5, 0, { dryness: 2.5 }))) },
+    expect: coarser,
+  },
+  {
+    name: 'heavy again and again, a little bitter, no single move mends both: still not the same again',
+    ask: {
+      machine: { temperatureC: null },
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      shots: [
+        shot(26.1, tasting(0, 1, { sweetness: 5, overall: 6.5 })),
+        ...[
+          [30.1, 0, 1],
+          [27.9, 0.5, 1],
+          [27.8, 0.5, 1.5],
+          [28.7, 0.5, 1],
+        ].map(([seconds, balance, body]) =>
+          shot(seconds!, tasting(balance!, body, { sweetness: 5, overall: 6 }), { grind: 10 }),
+        ),
+      ],
+    },
+    expect: (a) => a.action === 'change' && a.settings.yieldGrams >= 36,
+  },
+  {
+    name: 'a change without a purge proves nothing',
+    ask: { shots: [shot(20, tasting(-1)), shot(21, tasting(-1), { grind: 12, purged: false })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'one odd shot after a good series: again',
+    ask: { shots: [shot(28), shot(29), shot(28), shot(19, null)] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'in the window and not tasted: nothing is claimed, nothing is moved',
+    ask: { shots: [shot(28, null)] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'a grinder dialled in before, a fine cup and one shot a second late: again, not coarser',
+    ask: {
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
+      shots: [shot(33, tasting(0, 0.5, { sweetness: 8, overall: 9 }))],
+    },
+    expect: does('repeat'),
+  },
+  {
+    name: 'two good ones and then a fast and sour one: pulled again, not adjusted',
+    ask: { ...walk, shots: [shot(30), shot(29.5), shot(24, tasting(-1, -0.5))] },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /One odd shot is noise/.test(text)),
+  },
+  {
+    name: 'finer, and yet faster, on a strange grinder: the purge is suspected, no leap',
+    ask: { ...walk, grinder, shots: [shot(22, tasting(-1, -1)), shot(19, tasting(-1, -1), { grind: 11.5 })] },
+    expect: (a) =>
+      a.action === 'repeat' && a.why.some(({ text }) => /is finer, and yet the shot ran 3 s faster/.test(text)),
+  },
+  {
+    name: 'neither timed nor tasted: again, and measured',
+    ask: { ...walk, shots: [everydayShot({ timeSeconds: null, taste: null })] },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ code }) => code === 'nothing-measured'),
+  },
+  {
+    name: 'sour, then bitter, at the same settings and time: a third cup decides',
+    ask: { ...walk, shots: [shot(30, tasting(-1.5)), shot(30, tasting(1.5))] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'timed from the first drip by mistake, drip not seen: read as about six seconds more, not as fast',
+    ask: { ...walk, shots: [shot(23, sweet, { timer: 'first-drip' })] },
+    expect: (a) =>
+      a.action !== 'change' && a.why.some(({ text }) => /23 s from the first drip, about 29 s here/.test(text)),
+  },
+  {
+    name: 'in the window and nobody tasted: asks for a taste',
+    ask: { ...walk, shots: [shot(30, null), shot(29, null)] },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /taste it/.test(text)),
+  },
+  {
+    name: 'a gram short in the basket and fast: weighed and pulled again before the grind is judged',
+    ask: { ...walk, shots: [shot(22, tasting(-1, -1), { doseGrams: 16.8 })] },
+    expect: does('repeat'),
+  },
+];
+
+describe('faced with noise and spoilt shots a barista of ten years would', () => {
+  it.each(SITUATIONS.map((situation) => [situation.name, situation] as const))('%s', (_, situation) => {
+    const [said, isGood] = judge(situation);
+    expect([said, isGood]).toEqual([said, true]);
+  });
+});

@@ -1,0 +1,134 @@
+import { everydayRequest } from './advice.fixture';
+import {
+  variables,
+  finer,
+  coarser,
+  cooler,
+  longer,
+  does,
+  tasting,
+  sweet,
+  shot,
+  type Situation,
+  judge,
+  type Shot,
+} from './situations.fixture';
+
+const light = { coffee: { roast: 'light' as const }, method: 'open-light' };
+const openTarget = { ...everydayRequest().target, yieldGrams: 45, timeSeconds: { min: 20, max: 38 }, temperatureC: 94 };
+const inTheOpen = (timeSeconds: number, taste: Shot['taste'], more: Shot = {}): Shot =>
+  shot(timeSeconds, taste, {
+    yieldGrams: 45,
+    temperatureC: 94,
+    ...more,
+    planned: { doseGrams: 18, yieldGrams: more.yieldGrams ?? 45 },
+  });
+const open = { ...light, target: openTarget };
+
+const SITUATIONS: Situation[] = [
+  {
+    name: 'a light roast, sour in the open: hotter first',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [shot(27, tasting(-2), { yieldGrams: 45, temperatureC: 94, planned: { doseGrams: 18, yieldGrams: 45 } })],
+    },
+    expect: (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > 94,
+  },
+  {
+    name: 'a light roast still sour after its one move of temperature: longer, not finer',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [95, 97].map((temperatureC) =>
+        shot(27, tasting(-1.75), { yieldGrams: 45, temperatureC, planned: { doseGrams: 18, yieldGrams: 45 } }),
+      ),
+    },
+    expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 45,
+  },
+  {
+    name: 'a light roast, balanced but thin: half a gram more coffee',
+    ask: {
+      ...light,
+      target: openTarget,
+      shots: [1, 2].map(() =>
+        shot(27, tasting(0, -2), { yieldGrams: 45, temperatureC: 94, planned: { doseGrams: 18, yieldGrams: 45 } }),
+      ),
+    },
+    expect: (a) => variables(a) === 'doseGrams' && a.settings.doseGrams === 18.5,
+  },
+  {
+    name: 'three light shots all within tolerance, each a trifle bitter: leave them',
+    ask: {
+      ...light,
+      target: { ...openTarget, temperatureC: 95 },
+      shots: [31, 30, 29].map((seconds) =>
+        shot(seconds, tasting(0.5, -0.5, { sweetness: 7.5, overall: 8 }), {
+          yieldGrams: 45,
+          temperatureC: 95,
+          planned: { doseGrams: 18, yieldGrams: 45 },
+        }),
+      ),
+    },
+    expect: (a) => a.action === 'dialled',
+  },
+  {
+    name: 'gushed in the open, sour and thin: finer, heat would not hold it',
+    ask: { ...open, shots: [inTheOpen(14, tasting(-2.5, -2))] },
+    expect: finer,
+  },
+  {
+    name: 'choked in the open, bitter: coarser',
+    ask: { ...open, shots: [inTheOpen(60, tasting(1.5, 1.5))] },
+    expect: coarser,
+  },
+  {
+    name: 'choked in the open but sour: not finer for the taste, not coarser for the clock alone',
+    ask: { ...open, shots: [inTheOpen(45, tasting(-1.5, 1))] },
+    expect: (a) => a.action === 'change' && variables(a) !== 'grind' && !cooler(a),
+  },
+  {
+    name: 'a light roast, bitter and harsh in the open: coarser and faster, as the school has it',
+    ask: { ...open, shots: [inTheOpen(37, tasting(1, 0.5, { dryness: 2 }))] },
+    expect: coarser,
+  },
+  {
+    name: 'a light roast, only bitter in the open: coarser before cooler',
+    ask: { ...open, shots: [inTheOpen(30, tasting(1.5))] },
+    expect: coarser,
+  },
+  {
+    name: 'a light roast still sour at the hottest the machine goes: longer, never cooler',
+    ask: {
+      ...open,
+      target: { ...openTarget, temperatureC: 97 },
+      shots: [inTheOpen(28, tasting(-1.5), { temperatureC: 97 })],
+    },
+    expect: longer,
+  },
+  {
+    name: 'a light roast, thin and a little sour after its heat: coffee for body, not the grind',
+    ask: {
+      ...open,
+      shots: [inTheOpen(27, tasting(-1.5, -1)), inTheOpen(27, tasting(-0.5, -1.5), { temperatureC: 96 })],
+    },
+    expect: (a) => variables(a) === 'doseGrams' && a.settings.doseGrams > 18,
+  },
+  {
+    name: 'liked three times outside the tolerated range, where time is an outcome: done',
+    ask: { ...open, shots: [18, 18.5, 18.2].map((seconds) => inTheOpen(seconds, sweet)) },
+    expect: (a) => a.action === 'dialled' && a.why.some(({ text }) => /almost surely/.test(text)),
+  },
+  {
+    name: 'liked once outside the tolerated range, where time is an outcome: again, not finer',
+    ask: { ...open, shots: [inTheOpen(18, sweet)] },
+    expect: does('repeat'),
+  },
+];
+
+describe('with a light roast in the open a barista of ten years would', () => {
+  it.each(SITUATIONS.map((situation) => [situation.name, situation] as const))('%s', (_, situation) => {
+    const [said, isGood] = judge(situation);
+    expect([said, isGood]).toEqual([said, true]);
+  });
+});
