@@ -41,6 +41,19 @@ describe('the review of a run', () => {
     expect(reviewRun(valid({ shots: moved })).shots.at(-1)!.suspects[0]).toBe('not-purged');
   });
 
+  it('marks what the advice answers with "again": a shot out of a good series, and a change of grind that did not show', () => {
+    const marks = (shots: AdviceRequest['shots'], mean = 0.08) => {
+      const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean, sd: 0.01, shots: 40 } };
+      return reviewRun(valid({ grinder, shots })).shots.map(({ surprising }) => surprising);
+    };
+    const [good, fast] = [everydayShot({ timeSeconds: 29 }), everydayShot({ timeSeconds: 24 })];
+    expect(marks([good, good, fast])).toEqual([false, false, true]);
+    const finer = everydayShot({ timeSeconds: 20.5, grind: 11 });
+    expect(marks([everydayShot({ timeSeconds: 20 }), finer])).toEqual([false, true]);
+    expect(marks([everydayShot({ timeSeconds: 20 }), { ...finer, timeSeconds: 25 }])).toEqual([false, false]);
+    expect(marks([everydayShot({ timeSeconds: 20 }), { ...finer, purged: false }])).toEqual([false, false]);
+  });
+
   it('marks nothing in a steady series, and no longer what somebody has explained', () => {
     expect(reviewRun(valid({ shots: steady })).shots.some(({ surprising }) => surprising)).toBe(false);
     const explained = [...steady, everydayShot({ timeSeconds: 19, cause: 'cold-group' })];

@@ -1,6 +1,6 @@
 import { CAUSES, type Cause } from '../brew/types';
 import type { Expectation } from './answer';
-import { isSurprising, readEvidence } from './evidence';
+import { isSurprising, readEvidence, type Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { TASTE_SD } from './readings';
 import { believe, type Mixture } from './mixture';
@@ -12,7 +12,7 @@ import type { ValidAdviceRequest } from './request';
 export interface ShotReview {
   /** From the shots before it, at the settings it was planned at. */
   foretold: Expectation;
-  /** It fell outside its own prediction, and nobody has said why. */
+  /** It fell outside its own prediction, or did not show what was changed, and nobody has said why. */
   surprising: boolean;
   /** How many of its own standard deviations it fell from what was foreseen; null when nothing could be. */
   sigmas: number | null;
@@ -63,10 +63,15 @@ function reviewShot(before: Problem, then: Mixture, after: Problem, now: Mixture
   const evidence = readEvidence(after, now.main)!;
   return {
     foretold: expectationOf(before, particles, outlook, TASTE_SD),
-    surprising: isSurprising(evidence) && pour.sound && !evidence.unpurged,
+    surprising: isUnforeseen(evidence) && pour.sound && !evidence.unpurged,
     sigmas: evidence.surprise?.sigmas ?? null,
     suspects: suspectsOf(pour),
   };
+}
+
+/** By its own forecast, by the series it broke, or by the change of grind that did not show in it. */
+function isUnforeseen(evidence: Evidence): boolean {
+  return isSurprising(evidence) || evidence.isOddAfterSeries || evidence.missing !== null;
 }
 
 /** Nobody can forget to purge where the grind was not changed. */
