@@ -112,7 +112,7 @@ describe('a recipe outside the range that a school tolerates', () => {
     );
   const asked = ({ problem, evidence }: ReturnType<typeof after>) => {
     const outlook = believed(0.05, 0.05, 0.9);
-    return [isToConfirm(problem, evidence, outlook, 0), isGoodEnough(problem, evidence, outlook)];
+    return [isToConfirm(problem, evidence, outlook), isGoodEnough(problem, evidence, outlook)];
   };
 
   it('is pulled again twice and then done, where time is an outcome and the cups are liked', () => {
@@ -162,9 +162,9 @@ describe('what the cups plainly lack', () => {
 });
 
 describe('confirming', () => {
-  const confirms = (shots: AdviceRequest['shots'], share: number, keptShare = 0) => {
+  const confirms = (shots: AdviceRequest['shots'], share: number) => {
     const { problem, evidence } = after(shots);
-    return isToConfirm(problem, evidence, believed(share), keptShare);
+    return isToConfirm(problem, evidence, believed(share));
   };
 
   const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, overall } });
@@ -188,17 +188,24 @@ describe('confirming', () => {
     expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
   });
 
-  it('does not leave a kept recipe after one odd shot, unless the cup was plainly wrong', () => {
-    const late = { ...right, timeSeconds: 34 };
-    expect([0.5, 0.7].map((keptShare) => confirms([late], 0.55, keptShare))).toEqual([false, true]);
-    expect(confirms([late], 0.45, 0.7)).toBe(false);
-    expect(confirms([sour], 0.55, 0.7)).toBe(false);
-    expect(confirms([late, late], 0.55, 0.7)).toBe(false);
-  });
-
   it('ends once the settings stood twice', () => {
     expect(confirms([sour, right], 0.7)).toBe(false);
-    expect(confirms([right, right], 0.7)).toBe(false);
+    const served = { ...right, taste: { ...right.taste, overall: 6.5 } };
+    expect([[served], [served, served]].map((shots) => confirms(shots, 0.7))).toEqual([true, false]);
+  });
+
+  it('is worth a third pull where each cup was liked: a liked cup is not moved on a suspicion', () => {
+    expect([1, 2, 3].map((count) => confirms(Array(count).fill(right), 0.3))).toEqual([true, true, false]);
+    expect(confirms([right, right], 0.2)).toBe(false);
+    expect(confirms([sour, right], 0.3)).toBe(false);
+  });
+
+  it('forgives a gladly served cup what a puck strays by, and no more, and no lesser cup', () => {
+    const late = (timeSeconds: number, overall: number) => [
+      { ...right, timeSeconds, taste: { ...right.taste, overall } },
+    ];
+    expect([33, 33.6, 34].map((seconds) => confirms(late(seconds, 8.5), 0.4))).toEqual([true, true, false]);
+    expect(confirms(late(33, 7), 0.4)).toBe(false);
   });
 });
 

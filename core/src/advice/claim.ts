@@ -19,8 +19,10 @@ const WORTH_CONFIRMING = 0.6;
 /** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
 const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.25;
-/** A recipe believed kept by this much is not left after one odd shot while it is at least this likely right. */
-const KEPT = { believed: 0.6, right: 0.5 };
+/** Marked this of ten a cup is gladly served. */
+const GLADLY = 8;
+/** Share of the time by which a puck alone strays. */
+const PUCK_STRAYS = 0.05;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
@@ -117,29 +119,28 @@ export function tastesBothWays(problem: Problem, pours: readonly Pour[]): boolea
 }
 
 /**
- * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice;
- * and a kept recipe is not turned after one odd shot.
+ * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice.
  */
-export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook, keptShare: number): boolean {
+export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
-  const isKept = keptShare >= KEPT.believed && here.goodShare >= KEPT.right;
-  if (isKept && !tastesPlainlyOff(problem, sound)) return true;
-  const isLiked = (last.taste?.overall ?? LIKED) >= LIKED;
-  const enough = isLiked ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
-  return rightBy(problem, here) >= enough && readsRight(problem, last);
+  const mark = last.taste?.overall ?? null;
+  const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
+  // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
+  const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : 0.5;
+  return rightBy(problem, here) >= enough && readsRight(problem, last, grace);
 }
 
-/** Liked outside the range a school tolerates, where time is an outcome: it takes one more to call that the recipe. */
+/** Liked each time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
-  return problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour))
-    ? PATIENCE + 1
-    : PATIENCE;
+  const isLiked = sound.every((pour) => (pour.taste?.overall ?? 0) >= LIKED && readsRight(problem, pour));
+  const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
+  return isLiked || isOpen ? PATIENCE + 1 : PATIENCE;
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
-function readsRight(problem: Problem, pour: Pour): boolean {
+function readsRight(problem: Problem, pour: Pour, graceSeconds = 0.5): boolean {
   const { target } = problem.request;
   const { tolerance, timeIs } = problem.method;
   const { taste } = pour;
@@ -148,5 +149,5 @@ function readsRight(problem: Problem, pour: Pour): boolean {
   const tastesRight =
     isNear(taste.balance, target.balance, tolerance.balance) &&
     isNear(taste.body ?? target.body, target.body, tolerance.body);
-  return tastesRight && (timeIs === 'outcome' || isInTime(problem, pour));
+  return tastesRight && (timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
 }

@@ -30,11 +30,11 @@ const ORDER_PRICE = 0.06;
 const STRICT_ORDER_PRICE = 2;
 const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
-const EARLY_PRICE = 0.3;
+const EARLY_PRICE = 0.6;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.35;
 /** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
-const INERTIA_PRICE = { any: 0.2, kept: 0.6 };
+const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings whose only shot was dosed or stopped far off are pulled again, weighed, while they are in the window by this much. */
@@ -128,7 +128,7 @@ export function decide(problem: Problem, seed: string): Decision {
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
-  const chosen = isToConfirm(problem, evidence, still.outlook, mixture.keptShare) ? still : ranked[0]!;
+  const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };

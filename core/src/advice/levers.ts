@@ -103,11 +103,10 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const outside = (seconds: number): number => Math.max(min - seconds, seconds - max);
   const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
   const mean = timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length;
-  const [before, newest] = timed.slice(-2);
-  const isRun =
-    before !== undefined && newest !== undefined && ![before, newest].some((pour) => isInTime(problem, pour));
-  if (isRun && outside(mean) > 0 && sideOf(before.timeSeconds!) === sideOf(newest.timeSeconds!)) {
-    return { side: sideOf(mean), isSure: true };
+  const [before, newest] = timed.slice(-2).map((pour) => pour.timeSeconds!);
+  if (before !== undefined && newest !== undefined && outside((before + newest) / 2) > 0.5) {
+    const isRun = outside(before) > 0 && outside(newest) > 0 && sideOf(before) === sideOf(newest);
+    if (isRun) return { side: sideOf(newest), isSure: true };
   }
   if (here.windowShare < WINDOW_DOUBT) {
     const side = sideOf(here.medianTimeSeconds);
@@ -125,12 +124,15 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   }
   const seconds = last.sound ? last.timeSeconds : null;
   if (seconds === null) return null;
-  // Beside a cup as wanted the time is all that is lacking; beside another a second or two are not told from noise.
-  const isAsWanted = TASTE_SCALES.every(
-    (scale) => Math.abs(tastedMiss(problem, timed, scale) ?? 0) <= problem.method.tolerance[scale],
-  );
-  if (outside(seconds) <= (isAsWanted ? 0.5 : PLAIN_SHARE * seconds)) return null;
-  return { side: sideOf(seconds), isSure: false };
+  const side = sideOf(seconds);
+  // Beside a cup as wanted the time is all that is lacking, and beside one that is off the same way grind mends both; beside
+  // another a second or two are not told from noise.
+  const miss = (scale: TasteScale): number =>
+    (tastedMiss(problem, timed, scale) ?? 0) / problem.method.tolerance[scale];
+  const isAsWanted = TASTE_SCALES.every((scale) => Math.abs(miss(scale)) <= 1);
+  const agrees = (side === 'too slow' ? miss('balance') : -miss('balance')) > 1;
+  if (outside(seconds) <= (isAsWanted || agrees ? 0.5 : PLAIN_SHARE * seconds)) return null;
+  return { side, isSure: agrees };
 }
 
 /** Whether bringing the time back would lead the cup further off: finer where it is bitter, coarser where it is sour. */

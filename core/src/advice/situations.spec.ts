@@ -13,6 +13,16 @@ import {
 } from './situations.fixture';
 
 const SITUATIONS: Situation[] = [
+  {
+    name: 'a second or two slow and bitter: coarser mends both, not the yield',
+    ask: { ...walk, shots: [shot(34.4, tasting(1, 0, { sweetness: 5.5, overall: 6 }))] },
+    expect: coarser,
+  },
+  {
+    name: 'a second or two fast and sour: finer mends both',
+    ask: { ...walk, shots: [shot(26, tasting(-1, 0, { sweetness: 5.5, overall: 6 }))] },
+    expect: finer,
+  },
   { name: 'fast and sour: finer', ask: { shots: [shot(18, tasting(-2, -1))] }, expect: finer },
   { name: 'slow and bitter: coarser', ask: { shots: [shot(42, tasting(1.5, 1))] }, expect: coarser },
   { name: 'fast but bitter: the time first', ask: { shots: [shot(19, tasting(1))] }, expect: finer },

@@ -4,6 +4,33 @@ import { finer, coarser, does, tasting, sweet, shot, grinder, walk, judge, type 
 
 const SITUATIONS: Situation[] = [
   {
+    name: 'liked twice, in the window and within tolerance: left alone, whatever might be a hair better',
+    ask: {
+      ...walk,
+      shots: [
+        shot(31.4, tasting(0.5, -1, { sweetness: 7, overall: 8 })),
+        shot(31.3, tasting(0, -0.5, { sweetness: 7.5, overall: 8.5 })),
+      ],
+    },
+    expect: (a) => a.action === 'repeat' || a.action === 'dialled',
+  },
+  {
+    name: 'creeping slower shot by shot, two of them past the window: a notch coarser, though the mean is in it',
+    ask: {
+      ...walk,
+      shots: [shot(30), shot(32), shot(33.5, tasting(0.5)), shot(35, tasting(0.5, 0, { sweetness: 6.5, overall: 7 }))],
+    },
+    expect: coarser,
+  },
+  {
+    name: 'brought from far to just short of the window, not yet gladly served: a touch finer',
+    ask: {
+      ...walk,
+      shots: [shot(22, tasting(-1, -1)), shot(26, tasting(-0.5, 0, { sweetness: 7, overall: 7 }), { grind: 11.5 })],
+    },
+    expect: (a) => finer(a) && 11.5 - a.settings.grind <= 2,
+  },
+  {
     name: 'slow again after a good shot, and sour: the clock first or patience, not hotter',
     ask: {
       grinder: { ...grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } },
