@@ -61,7 +61,7 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
     isBlank: sameSettings.every(saysNothing),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
     missing: missingFrom(problem, last),
-    isOddAfterSeries: isOddAfterSeries(problem, last),
+    isOddAfterSeries: isOddAfterSeries(problem, last, sameSettings),
     strayed: strayedBy(last),
     sameSettings,
     circling: circlingLevers(problem),
@@ -105,14 +105,10 @@ function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: P
 }
 
 /** One shot outside the window after a good series is noise until it happens twice. */
-function isOddAfterSeries(problem: Problem, last: Pour): boolean {
-  if (problem.method.timeIs === 'outcome' || !last.sound || last.timeSeconds === null || isInTime(problem, last))
-    return false;
-  const alike = problem.pours.filter(
-    (pour) => !pour.stale && pour.sound && pour.timeSeconds !== null && isSame(pour.planned, last.planned),
-  );
-  const series = alike.slice(-1 - SERIES, -1);
-  return series.length === SERIES && series.every((pour) => isInTime(problem, pour, 0));
+function isOddAfterSeries(problem: Problem, last: Pour, sameSettings: readonly Pour[]): boolean {
+  if (problem.method.timeIs === 'outcome' || !last.sound || last.timeSeconds === null) return false;
+  const series = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null).slice(-1 - SERIES, -1);
+  return !isInTime(problem, last) && series.length === SERIES && series.every((pour) => isInTime(problem, pour, 0));
 }
 
 function strayedBy({ planned, measured, hand }: Pour): Evidence['strayed'] {

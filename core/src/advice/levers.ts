@@ -44,7 +44,8 @@ export function leversToTry(
     isCoarser(problem, from, settings),
   );
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
-  const stray = method.timeIs === 'target' ? straysOut(problem, evidence, here) : strays(problem, evidence, here);
+  const stray =
+    method.timeIs === 'target' ? straysOut(problem, evidence, here) : gushesOrChokes(problem, evidence, here);
   if (stray !== null) {
     const mustSlow = stray.side === 'too fast';
     const window = { stage: 'window', mustSlow, mayStay: !stray.isSure } as const;
@@ -145,7 +146,7 @@ function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side
  * Where time is an outcome it has no window to be brought into, only a range that is tolerated: a cup that is plainly off and ran
  * outside it gushed or choked, and that is the grind's business, unless grind would lead the cup further off.
  */
-function strays(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
+function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
   const { min, max } = problem.request.target.timeSeconds;
   const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
   if (timed.length === 0 || here.windowShare >= WINDOW_DOUBT) return null;
