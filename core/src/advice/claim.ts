@@ -22,7 +22,7 @@ const LIKED_WORTH_CONFIRMING = 0.25;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
 /** Share of the time by which a puck alone strays. */
-const PUCK_STRAYS = 0.05;
+export const PUCK_STRAYS = 0.05;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */

@@ -180,6 +180,8 @@ describe('a shot that says nothing', () => {
     expect(evidenceOf([everydayShot({ ...blank, taste: { balance: null, sweetness: 7 } })]).isBlank).toBe(true);
     expect(evidenceOf([everydayShot({ ...blank, seen: ['gushing'] })]).isBlank).toBe(false);
     expect(evidenceOf([everydayShot({ ...blank, taste: { overall: 8 } })]).isBlank).toBe(false);
+    const better = everydayShot({ ...blank, grind: 12, versusLast: 'better' });
+    expect(evidenceOf([everydayShot(), better]).isBlank).toBe(false);
     expect(evidenceOf([everydayShot({ timeSeconds: 28, taste: null }), everydayShot(blank)]).isBlank).toBe(false);
     expect(evidenceOf([everydayShot({ grind: 12 }), everydayShot(blank)]).isBlank).toBe(true);
   });

@@ -72,8 +72,9 @@ export function isSame(a: Settings, b: Settings): boolean {
   return changesBetween(a, b).length === 0;
 }
 
-function saysNothing({ timeSeconds, taste, seen }: Pour): boolean {
-  const isTasted = taste !== null && [taste.balance, taste.body, taste.overall].some((mark) => mark != null);
+function saysNothing({ timeSeconds, taste, versusLast, seen }: Pour): boolean {
+  const isMarked = taste !== null && [taste.balance, taste.body, taste.overall].some((mark) => mark != null);
+  const isTasted = isMarked || versusLast !== null;
   return timeSeconds === null && !isTasted && !seen.includes('gushing') && !seen.includes('dripping');
 }
 

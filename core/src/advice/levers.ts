@@ -1,6 +1,14 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
-import { isTooTight, plainMiss, tastedMiss, TASTE_SCALES, tastesPlainlyOff, type TasteScale } from './claim';
+import {
+  isTooTight,
+  plainMiss,
+  PUCK_STRAYS,
+  tastedMiss,
+  TASTE_SCALES,
+  tastesPlainlyOff,
+  type TasteScale,
+} from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
@@ -10,8 +18,7 @@ import { isInTime, type Pour, type Problem } from './problem';
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
 
-/** Shots that ran this share of their time outside the window, more than a puck strays by, put time first below this belief. */
-const PLAIN_SHARE = 0.05;
+/** Shots that ran further outside the window than a puck strays by put time first below this belief. */
 const CLOCK_BELIEVED = 0.7;
 
 /** From this share of the tolerance on a cup leans to sour or bitter, though it is still called even. */
@@ -102,8 +109,7 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const { min, max } = problem.request.target.timeSeconds;
   const sideOf = (seconds: number): Stray['side'] => (seconds < (min + max) / 2 ? 'too fast' : 'too slow');
   const outside = (seconds: number): number => Math.max(min - seconds, seconds - max);
-  const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
-  const mean = timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length;
+  const { timed, mean } = clocked(sameSettings);
   const [before, newest] = timed.slice(-2).map((pour) => pour.timeSeconds!);
   if (before !== undefined && newest !== undefined && outside((before + newest) / 2) > 0.5) {
     const isRun = outside(before) > 0 && outside(newest) > 0 && sideOf(before) === sideOf(newest);
@@ -120,7 +126,7 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   if (timed.length === 0) return null;
   // A run of shots that drifted off needs no more proof.
   const isShift = problem.pours.some(({ stale }) => stale);
-  if (here.windowShare < CLOCK_BELIEVED && outside(mean) > (isShift ? 0 : PLAIN_SHARE * mean)) {
+  if (here.windowShare < CLOCK_BELIEVED && outside(mean) > (isShift ? 0 : PUCK_STRAYS * mean)) {
     return { side: sideOf(mean), isSure: true };
   }
   const seconds = last.sound ? last.timeSeconds : null;
@@ -128,18 +134,29 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const side = sideOf(seconds);
   // Beside a cup as wanted the time is all that is lacking, and beside one that is off the same way grind mends both; beside
   // another a second or two are not told from noise.
-  const miss = (scale: TasteScale): number =>
-    (tastedMiss(problem, timed, scale) ?? 0) / problem.method.tolerance[scale];
-  const isAsWanted = TASTE_SCALES.every((scale) => Math.abs(miss(scale)) <= 1);
-  const agrees = (side === 'too slow' ? miss('balance') : -miss('balance')) > 1;
-  if (outside(seconds) <= (isAsWanted || agrees ? 0.5 : PLAIN_SHARE * seconds)) return null;
-  return { side, isSure: agrees };
+  const isAsWanted = TASTE_SCALES.every(
+    (scale) => Math.abs(tastedMiss(problem, timed, scale) ?? 0) <= problem.method.tolerance[scale],
+  );
+  const isMended = wouldMend(problem, timed, side);
+  if (outside(seconds) <= (isAsWanted || isMended ? 0.5 : PUCK_STRAYS * seconds)) return null;
+  return { side, isSure: isMended };
 }
 
-/** Whether bringing the time back would lead the cup further off: finer where it is bitter, coarser where it is sour. */
-function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
+/** The sound shots that were timed, and their mean time, s. */
+function clocked(pours: readonly Pour[]): { timed: Pour[]; mean: number } {
+  const timed = pours.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
+  return { timed, mean: timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length };
+}
+
+/** Bringing the time back mends the cup, too: finer where it is sour, coarser where it is bitter. */
+function wouldMend(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
   const miss = tastedMiss(problem, pours, 'balance') ?? 0;
-  return (side === 'too fast' ? miss : -miss) > problem.method.tolerance.balance;
+  return (side === 'too slow' ? miss : -miss) > problem.method.tolerance.balance;
+}
+
+/** Bringing the time back would lead the cup further off. */
+function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
+  return wouldMend(problem, pours, side === 'too slow' ? 'too fast' : 'too slow');
 }
 
 /**
@@ -148,9 +165,8 @@ function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side
  */
 function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
   const { min, max } = problem.request.target.timeSeconds;
-  const timed = sameSettings.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
+  const { timed, mean } = clocked(sameSettings);
   if (timed.length === 0 || here.windowShare >= WINDOW_DOUBT) return null;
-  const mean = timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length;
   if (mean >= min && mean <= max) return null;
   const side = mean < min ? 'too fast' : 'too slow';
   const isTasted = timed.some(({ taste }) => taste !== null);

@@ -48,6 +48,9 @@ describe('the review of a run', () => {
     };
     const [good, fast] = [everydayShot({ timeSeconds: 29 }), everydayShot({ timeSeconds: 24 })];
     expect(marks([good, good, fast])).toEqual([false, false, true]);
+    // Beside the window, but as foretold of a series at its edge.
+    const edge = everydayShot({ timeSeconds: 25.2 });
+    expect(marks([edge, edge, everydayShot({ timeSeconds: 24.3 })])).toEqual([false, false, false]);
     const finer = everydayShot({ timeSeconds: 20.5, grind: 11 });
     expect(marks([everydayShot({ timeSeconds: 20 }), finer])).toEqual([false, true]);
     expect(marks([everydayShot({ timeSeconds: 20 }), { ...finer, timeSeconds: 25 }])).toEqual([false, false]);

@@ -61,17 +61,24 @@ function reviewShot(before: Problem, then: Mixture, after: Problem, now: Mixture
   const particles = drawParticles(then, seed);
   const outlook = lookAt(before, then.main, particles, pour.planned);
   const evidence = readEvidence(after, now.main)!;
+  const foretold = expectationOf(before, particles, outlook, TASTE_SD);
   return {
-    foretold: expectationOf(before, particles, outlook, TASTE_SD),
-    surprising: isUnforeseen(evidence) && pour.sound && !evidence.unpurged,
+    foretold,
+    surprising: isUnforeseen(evidence, foretold) && pour.sound && !evidence.unpurged,
     sigmas: evidence.surprise?.sigmas ?? null,
     suspects: suspectsOf(pour),
   };
 }
 
-/** By its own forecast, by the series it broke, or by the change of grind that did not show in it. */
-function isUnforeseen(evidence: Evidence): boolean {
-  return isSurprising(evidence) || evidence.isOddAfterSeries || evidence.missing !== null;
+/**
+ * Far from its own forecast; or outside the range foretold and out of a good series, or without the change of grind to be seen in
+ * it. What came as foretold is never marked.
+ */
+function isUnforeseen(evidence: Evidence, { timeSeconds: { p10, p90 } }: Expectation): boolean {
+  if (isSurprising(evidence)) return true;
+  const seconds = evidence.last.timeSeconds;
+  const isOutside = seconds !== null && (seconds < p10 || seconds > p90);
+  return isOutside && (evidence.isOddAfterSeries || evidence.missing !== null);
 }
 
 /** Nobody can forget to purge where the grind was not changed. */

@@ -3,7 +3,7 @@ import { SIGN_LABELS } from '../formats/shotLine';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
-import type { Evidence } from './evidence';
+import { isSurprising, type Evidence } from './evidence';
 import type { Pour, Problem } from './problem';
 import { plainNumber, secondsInWords as seconds } from './words';
 
@@ -49,11 +49,11 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
     case 'surprise': {
       const { expectedSeconds, sigmas } = evidence.surprise!;
       const side = sigmas > 0 ? 'slower' : 'faster';
+      const what = isSurprising(evidence)
+        ? `${seconds(last.clockSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold.`
+        : `${seconds(last.timeSeconds!)} is outside the window, after a series inside it.`;
       return [
-        {
-          code: 'surprise',
-          text: `${seconds(last.clockSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold. One odd shot is noise until it happens twice.`,
-        },
+        { code: 'surprise', text: `${what} One odd shot is noise until it happens twice.` },
         { code: 'suspects', text: `If it repeats, suspect in this order: ${SUSPECTS}.` },
       ];
     }
