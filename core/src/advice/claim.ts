@@ -1,6 +1,6 @@
 import { isSurprising, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { HARSH, isInTime, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, HARSH, isInTime, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -128,7 +128,7 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const mark = last.taste?.overall ?? null;
   const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
-  const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : 0.5;
+  const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : GRACE_SECONDS;
   return rightBy(problem, here) >= enough && readsRight(problem, last, grace);
 }
 
@@ -140,14 +140,14 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
-function readsRight(problem: Problem, pour: Pour, graceSeconds = 0.5): boolean {
-  const { target } = problem.request;
-  const { tolerance, timeIs } = problem.method;
-  const { taste } = pour;
-  if (taste?.balance == null) return false;
-  const isNear = (value: number, wanted: number, within: number): boolean => Math.abs(value - wanted) <= within + 0.1;
-  const tastesRight =
-    isNear(taste.balance, target.balance, tolerance.balance) &&
-    isNear(taste.body ?? target.body, target.body, tolerance.body);
-  return tastesRight && (timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
+export function readsRight(problem: Problem, pour: Pour, graceSeconds = GRACE_SECONDS): boolean {
+  return tastesRight(problem, [pour]) && (problem.method.timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
+}
+
+/** The cups, taken together, were called as wanted: within tolerance, give or take a tenth for a person's own target. */
+export function tastesRight(problem: Problem, pours: readonly Pour[]): boolean {
+  if (tastedMiss(problem, pours, 'balance') === null) return false;
+  return TASTE_SCALES.every(
+    (scale) => Math.abs(tastedMiss(problem, pours, scale) ?? 0) <= problem.method.tolerance[scale] + 0.1,
+  );
 }

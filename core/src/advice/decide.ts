@@ -7,6 +7,7 @@ import {
   mayClaim,
   mustPrepare,
   PATIENCE,
+  readsRight,
   tastesBothWays,
   tastesPlainlyOff,
 } from './claim';
@@ -19,8 +20,9 @@ import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import type { Problem } from './problem';
+import { GRACE_SECONDS, type Problem } from './problem';
 import { sensibleMoves } from './sensible';
+import { withoutSwings } from './swings';
 
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
@@ -35,6 +37,8 @@ const EARLY_PRICE = 0.6;
 const WHOLE_CUP_SD = 0.35;
 /** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
 const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
+/** A cup that read right is left only for settings believed in by so much more. */
+const WORTH_LEAVING = 0.1;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings whose only shot was dosed or stopped far off are pulled again, weighed, while they are in the window by this much. */
@@ -123,12 +127,14 @@ export function decide(problem: Problem, seed: string): Decision {
   const { levers, stage, blocked } = plan;
   const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
   const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
-  const candidates = stage === 'window' ? aimedAtWindow(problem, sound) : sound;
+  const near = withoutSwings(problem, stage, from, sound);
+  const candidates = stage === 'window' ? aimedAtWindow(problem, near) : near;
   const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
-  const chosen = isToConfirm(problem, evidence, still.outlook) ? still : ranked[0]!;
+  const isKept = isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
+  const chosen = isKept ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others };
@@ -167,10 +173,21 @@ function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: 
  */
 function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
   const { min, max } = problem.request.target.timeSeconds;
-  const miss = ({ outlook }: Choice): number =>
-    Math.max(0, Math.log(min / outlook.medianTimeSeconds), Math.log(outlook.medianTimeSeconds / max));
+  const miss = ({ outlook: { medianTimeSeconds } }: Choice): number =>
+    Math.max(
+      0,
+      Math.log((min - GRACE_SECONDS) / medianTimeSeconds),
+      Math.log(medianTimeSeconds / (max + GRACE_SECONDS)),
+    );
   const landing = choices.filter((choice) => miss(choice) === 0);
   return landing.length > 0 ? landing : [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 1);
+}
+
+/** A cup that read right is not left for settings that promise hardly more than these do. */
+function promisesMost(problem: Problem, { sameSettings, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
+  const sound = sameSettings.filter((pour) => pour.sound);
+  if (!last.sound || sound.length >= PATIENCE || !readsRight(problem, last)) return false;
+  return ranked.every(({ outlook }) => outlook.goodShare <= still.outlook.goodShare + WORTH_LEAVING);
 }
 
 /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */

@@ -5,15 +5,15 @@ import {
   plainMiss,
   PUCK_STRAYS,
   tastedMiss,
-  TASTE_SCALES,
   tastesPlainlyOff,
+  tastesRight,
   type TasteScale,
 } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import { isInTime, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, isInTime, type Pour, type Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
@@ -25,9 +25,11 @@ const CLOCK_BELIEVED = 0.7;
 const LEANING = 0.5;
 
 /** What the method would reach for now. */
+export type PlanStage = 'window' | 'tight' | 'taste' | 'stuck';
+
 export interface Plan {
   levers: Lever[];
-  stage: 'window' | 'tight' | 'taste' | 'stuck';
+  stage: PlanStage;
   /** In the window stage: whether the shots must get slower. */
   mustSlow?: boolean;
   /** In the window stage: pulling again is an answer too. */
@@ -68,7 +70,7 @@ export function leversToTry(
     if (evidence.circling.includes('grind')) return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
     const reach = Math.max(...wantedWay.map((outlook) => outlook.windowShare));
     // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
-    const jumps = problem.pours.length >= 2 && reach < 0.2 && stepJumpsOver(problem, posterior);
+    const jumps = problem.pours.length >= 2 && reach < WINDOW_DOUBT && stepJumpsOver(problem, posterior);
     if (jumps) return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
     return { ...window, levers: ['grind'], blocked: null };
   }
@@ -111,7 +113,7 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const outside = (seconds: number): number => Math.max(min - seconds, seconds - max);
   const { timed, mean } = clocked(sameSettings);
   const [before, newest] = timed.slice(-2).map((pour) => pour.timeSeconds!);
-  if (before !== undefined && newest !== undefined && outside((before + newest) / 2) > 0.5) {
+  if (before !== undefined && newest !== undefined && outside((before + newest) / 2) > GRACE_SECONDS) {
     const isRun = outside(before) > 0 && outside(newest) > 0 && sideOf(before) === sideOf(newest);
     if (isRun) return { side: sideOf(newest), isSure: true };
   }
@@ -134,11 +136,10 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
   const side = sideOf(seconds);
   // Beside a cup as wanted the time is all that is lacking, and beside one that is off the same way grind mends both; beside
   // another a second or two are not told from noise.
-  const isAsWanted = TASTE_SCALES.every(
-    (scale) => Math.abs(tastedMiss(problem, timed, scale) ?? 0) <= problem.method.tolerance[scale],
-  );
+  const isUntasted = tastedMiss(problem, timed, 'balance') === null;
   const isMended = wouldMend(problem, timed, side);
-  if (outside(seconds) <= (isAsWanted || isMended ? 0.5 : PUCK_STRAYS * seconds)) return null;
+  const isTimeAll = isUntasted || tastesRight(problem, timed) || isMended;
+  if (outside(seconds) <= (isTimeAll ? GRACE_SECONDS : PUCK_STRAYS * seconds)) return null;
   return { side, isSure: isMended };
 }
 
@@ -223,7 +224,7 @@ function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever, balanceOrd
   return balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
 }
 
-/** Within tolerance by the tongue, give or take a tenth for a person's own target, taking the cups at these settings together. */
+/** Called even by the tongue, taking the cups at these settings together; a tenth is for a person's own target. */
 function tastesBalanced(problem: Problem, { sameSettings }: Evidence): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
   const balance = tastedMiss(problem, sound, 'balance');

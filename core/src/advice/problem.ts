@@ -8,6 +8,9 @@ import type { Settings } from './answer';
 import { changesBetween } from './changes';
 import type { AdviceShot, ValidAdviceRequest } from './request';
 
+/** A setting is right when its noise-free shot lies in the window or so little beside it. */
+export const GRACE_SECONDS = 0.5;
+
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {
   /** What stood on grinder, scale and machine: the settings as planned. */
@@ -117,7 +120,11 @@ function handOf({ measuring, target }: ValidAdviceRequest): Hand {
 }
 
 /** Measured in the window, give or take what a barista still calls in it. */
-export function isInTime(problem: Problem, { timeSeconds }: Pour, graceSeconds = 0.5): boolean {
+export function isInTime(
+  problem: Problem,
+  { timeSeconds }: Pick<Pour, 'timeSeconds'>,
+  graceSeconds = GRACE_SECONDS,
+): boolean {
   const { min, max } = problem.request.target.timeSeconds;
   return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
 }

@@ -1,7 +1,7 @@
 import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './decide';
 import type { Evidence } from './evidence';
-import { lackOf, type Plan } from './levers';
+import { lackOf, WINDOW_DOUBT, type Plan } from './levers';
 import type { Outlook } from './particles';
 import type { Problem } from './problem';
 
@@ -48,12 +48,13 @@ export function sensibleMoves(
   return byDistance.slice(0, 1);
 }
 
-/** Grind brings the time into the window; for the taste it is not turned so far that the time runs out again, if anything else will do. */
-function isTurnedOut({ request, method }: Problem, here: Outlook, { move, outlook }: Choice): boolean {
-  const { min, max } = request.target.timeSeconds;
-  const beyond = ({ medianTimeSeconds }: Outlook): number =>
-    Math.max(0, min - medianTimeSeconds, medianTimeSeconds - max);
-  return method.timeIs === 'target' && move.lever === 'grind' && beyond(outlook) > beyond(here);
+/**
+ * Grind brings the time into the window; for the taste it is not turned so far that the window is doubted again and it would have to
+ * be brought back, if anything else will do.
+ */
+function isTurnedOut({ method }: Problem, here: Outlook, { move, outlook }: Choice): boolean {
+  if (method.timeIs !== 'target' || move.lever !== 'grind') return false;
+  return outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
 }
 
 /** The first list that has anything in it. */

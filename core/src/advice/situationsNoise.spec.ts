@@ -204,6 +204,77 @@ const SITUATIONS: Situation[] = [
     ask: { ...walk, shots: [shot(22, tasting(-1, -1), { doseGrams: 16.8 })] },
     expect: does('repeat'),
   },
+  {
+    name: 'a coarse notch coarser for a bitter cup, and the time is gone: back or another lever, not past what poured in the window',
+    ask: {
+      ...walk,
+      grinder: { ...grinder, step: 2 },
+      shots: [
+        shot(27.3, tasting(1, 1, { sweetness: 6, overall: 6.5 }), { grind: 6, temperatureC: 92.5 }),
+        shot(21.3, tasting(1, 0, { dryness: 1, sweetness: 6, overall: 8.5 }), { grind: 8, temperatureC: 92.5 }),
+      ],
+      start: { grind: 6 },
+    },
+    expect: (a) => a.settings.grind >= 6,
+  },
+  {
+    name: 'longer mended the body, in the window and even: pulled again, not shortened past where it began',
+    ask: {
+      method: 'slow-soak',
+      grinder: { ...grinder, step: 1, finer: 'higher' },
+      basket: { nominalGrams: 19, minGrams: 17, maxGrams: 21 },
+      machine: { temperatureC: null },
+      target: {
+        ...everydayRequest().target,
+        doseGrams: 19,
+        yieldGrams: 38,
+        temperatureC: null,
+        timeSeconds: { min: 45, max: 55 },
+        timer: 'total-contact',
+      },
+      start: { grind: 27 },
+      shots: (
+        [
+          [27, 38, 50.7, 0.5, 1.5, 1, 5.5],
+          [26, 38, 43.2, 0, 1, 0.5, 6.5],
+          [28, 38, 50.8, 1.5, 1, 0, 6.5],
+          [27, 38, 44.3, -1, 0.5, 1.5, 5.5, 'spurts'],
+          [27, 38, 48.7, 0.5, 1.5, 0, 6],
+          [27, 40, 48.1, 0.5, 0.5, 1, 5.5],
+        ] as const
+      ).map(([grind, yieldGrams, timeSeconds, balance, body, dryness, overall, sign]) =>
+        everydayShot({
+          grind,
+          doseGrams: 19,
+          yieldGrams,
+          temperatureC: null,
+          planned: { doseGrams: 19, yieldGrams },
+          timeSeconds,
+          timer: 'total-contact',
+          seen: sign ? [sign] : [],
+          taste: { balance, body, dryness, overall },
+        }),
+      ),
+    },
+    expect: does('repeat'),
+  },
+  {
+    name: 'a touch bitter and heavy, a second short: not coarser, away from the window',
+    ask: {
+      ...walk,
+      grinder: { ...grinder, step: 0.25 },
+      target: { ...walk.target, timeSeconds: { min: 21, max: 27 }, timer: 'first-drip' },
+      shots: [
+        [13.5, 22.5, 1, 1, 5.5],
+        [13.75, 18.8, 0, 1, 7.5],
+        [13.5, 19, 0, 0, 8],
+        [13.25, 20.2, 0.5, 1, 5.5],
+      ].map(([grind, seconds, balance, body, overall]) =>
+        shot(seconds!, tasting(balance!, body, { overall }), { grind, timer: 'first-drip' }),
+      ),
+    },
+    expect: (a) => a.action === 'repeat' || finer(a),
+  },
 ];
 
 describe('faced with noise and spoilt shots a barista of ten years would', () => {

@@ -1,0 +1,60 @@
+import { everydayRequest, everydayShot } from './advice.fixture';
+import type { Settings } from './answer';
+import type { PlanStage } from './levers';
+import { readProblem } from './problem';
+import { adviceRequestSchema, type AdviceRequest } from './request';
+import { withoutSwings } from './swings';
+
+type Shot = AdviceRequest['shots'][number];
+
+const right = { balance: 0, body: 0, dryness: 0 };
+const sour = { balance: -2, body: 0, dryness: 0 };
+const at = (grind: number, timeSeconds: number, more: Shot = {}) =>
+  everydayShot({ grind, timeSeconds, taste: right, ...more });
+const here: Settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
+
+/** Which of these next settings are left when the shots before are looked at. */
+function left(shots: Shot[], next: Partial<Settings>[], stage: PlanStage = 'window'): Partial<Settings>[] {
+  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ shots })));
+  const choices = next.map((change) => ({
+    change,
+    move: { lever: null, coupled: false, settings: { ...here, ...change } },
+  }));
+  return withoutSwings(problem, stage, here, choices).map(({ change }) => change);
+}
+const grinds = [11, 12, 13, 15].map((grind) => ({ grind }));
+
+describe('step, half step, stop', () => {
+  it('goes back as far as what poured in the window, not beyond, and leaves the other way open', () => {
+    expect(left([at(12, 28), at(14, 20)], grinds)).toEqual([{ grind: 12 }, { grind: 13 }, { grind: 15 }]);
+  });
+
+  it('takes the shots at the same settings together', () => {
+    expect(left([at(12, 24.5), at(12, 26.5), at(14, 20)], grinds)).not.toContainEqual({ grind: 11 });
+    expect(left([at(12, 24), at(12, 25.5), at(14, 20)], grinds)).toEqual(grinds);
+  });
+
+  it('learns nothing of where to stop from old grounds, a channel, or a shot nobody timed', () => {
+    for (const spoilt of [{ purged: false }, { seen: ['spurts' as const] }, { timeSeconds: null }]) {
+      expect(left([at(15, 20), at(12, 28, spoilt), at(14, 20)], grinds)).toEqual(grinds);
+    }
+  });
+
+  it('asks of a matter of taste that the cup was right, too', () => {
+    expect(left([at(12, 28, { taste: sour }), at(14, 26)], grinds, 'taste')).toEqual(grinds);
+    expect(left([at(12, 28), at(14, 26)], grinds, 'taste')).not.toContainEqual({ grind: 11 });
+    expect(left([at(12, 28, { taste: sour }), at(14, 20)], grinds, 'window')).not.toContainEqual({ grind: 11 });
+  });
+
+  it('compares along one lever only', () => {
+    const planned = { doseGrams: 18, yieldGrams: 40 };
+    expect(left([at(12, 28, { planned, yieldGrams: 40 }), at(14, 20)], grinds)).toEqual(grinds);
+    const yields = [{ yieldGrams: 38 }, { yieldGrams: 42 }];
+    expect(left([at(14, 28, { planned, yieldGrams: 40 }), at(14, 20)], yields)).toEqual([{ yieldGrams: 38 }]);
+    expect(left([at(12, 28), at(14, 20)], yields)).toEqual(yields);
+  });
+
+  it('never takes away the last way out', () => {
+    expect(left([at(12, 28), at(14, 20)], [{ grind: 11 }])).toEqual([{ grind: 11 }]);
+  });
+});

@@ -1,0 +1,53 @@
+import { tastesRight } from './claim';
+import { changesBetween } from './changes';
+import type { Settings } from './answer';
+import { isSame } from './evidence';
+import type { PlanStage } from './levers';
+import type { Move } from './moves';
+import { isInTime, type Pour, type Problem } from './problem';
+
+/**
+ * Step, half step, stop: settings that differ from these by one lever alone and were right before are not passed by on the way.
+ * Right is in the window while the time is brought back, and in the window and as wanted once it is a matter of taste.
+ *
+ * @returns the moves that stop short of such settings or at them; all of them where none does
+ */
+export function withoutSwings<T extends { move: Move }>(
+  problem: Problem,
+  stage: PlanStage,
+  from: Settings,
+  choices: readonly T[],
+): T[] {
+  const known = settingsPoured(problem)
+    .filter(([poured]) => !isSame(poured.planned, from))
+    .filter((pours) => pouredInTime(problem, pours) && (stage === 'window' || tastesRight(problem, pours)))
+    .map(([poured]) => poured.planned);
+  const near = choices.filter(({ move }) => !known.some((right) => passesBy(from, right, move.settings)));
+  return near.length > 0 ? near : [...choices];
+}
+
+/** The shots that tell of their settings, put together by these. */
+function settingsPoured({ pours }: Problem): [Pour, ...Pour[]][] {
+  const groups: [Pour, ...Pour[]][] = [];
+  for (const pour of pours) {
+    if (!pour.sound || !pour.purged || pour.stale || pour.timeSeconds === null) continue;
+    const group = groups.find(([first]) => isSame(first.planned, pour.planned));
+    if (group) group.push(pour);
+    else groups.push([pour]);
+  }
+  return groups;
+}
+
+function pouredInTime(problem: Problem, pours: readonly Pour[]): boolean {
+  if (problem.method.timeIs === 'outcome') return true;
+  const timeSeconds = pours.reduce((sum, pour) => sum + pour.timeSeconds!, 0) / pours.length;
+  return isInTime(problem, { timeSeconds }, 0);
+}
+
+/** True when one lever moved from the first settings beyond the second to the third. */
+function passesBy(from: Settings, right: Settings, to: Settings): boolean {
+  const [there, ...others] = changesBetween(from, right);
+  const [way, ...more] = changesBetween(right, to);
+  if (!there || !way || others.length + more.length > 0 || there.variable !== way.variable) return false;
+  return Math.sign(there.to - there.from) === Math.sign(way.to - way.from);
+}
