@@ -10,11 +10,28 @@ export interface GhostCellProps {
   lever: Variable;
   text: string;
   direction: -1 | 0 | 1;
-  onNudge: (direction: 1 | -1) => void;
+  /** null while the shot is being pulled: what is set is set. */
+  onNudge: ((direction: 1 | -1) => void) | null;
 }
 
-/** A setting of the next shot, to be changed by taps or by the arrow keys. */
+/** A setting of the next shot, to be changed by taps or by the arrow keys until it is pulled. */
 export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellProps) {
+  const look = `numeral ${styles.value} ${direction === 0 ? '' : styles.changed}`;
+  const value = (
+    <>
+      <Wedge lever={lever} direction={direction} />
+      {text}
+    </>
+  );
+  if (!onNudge) {
+    return (
+      <td className={sheetStyles.next}>
+        <div className={styles.cell}>
+          <span className={look}>{value}</span>
+        </div>
+      </td>
+    );
+  }
   const onKeyDown = (event: KeyboardEvent): void => {
     const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key] as 1 | -1 | undefined;
     if (!by) return;
@@ -34,7 +51,7 @@ export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellPr
           <MinusOutlined />
         </button>
         <span
-          className={`numeral ${styles.value} ${direction === 0 ? '' : styles.changed}`}
+          className={look}
           role="spinbutton"
           tabIndex={0}
           aria-label={`Next ${name}`}
@@ -42,8 +59,7 @@ export function GhostCell({ name, lever, text, direction, onNudge }: GhostCellPr
           aria-valuetext={text}
           onKeyDown={onKeyDown}
         >
-          <Wedge lever={lever} direction={direction} />
-          {text}
+          {value}
         </span>
         <button
           type="button"

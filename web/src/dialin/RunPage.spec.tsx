@@ -128,6 +128,22 @@ describe('the run page', () => {
     expect(within(drawer).getAllByRole('row')).toHaveLength(4);
   });
 
+  it('shows in the next column the shot that is pulled, not the one advised, and lets nothing turn it meanwhile', async () => {
+    open(sheetView(steady(2, { timeSeconds: 20 })));
+    const column = (): (string | null)[] =>
+      screen.getAllByRole('row').map((row) => within(row).queryAllByRole('cell').at(-1)?.textContent ?? null);
+    await screen.findByText(/^Finer, 14 → [\d.]+\.$/);
+    const advised = column();
+    fireEvent.click(screen.getByRole('button', { name: /Pull again/ }));
+    expect(column()).not.toEqual(advised);
+    expect(column()[1]).toBe('14');
+    expect(screen.queryByRole('spinbutton', { name: 'Next grind' })).not.toBeInTheDocument();
+    expect(screen.getByText('next, yours')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Back' }));
+    expect(await screen.findByRole('spinbutton', { name: 'Next grind' })).toBeInTheDocument();
+    expect(column()).toEqual(advised);
+  });
+
   it('pulls with the timer and the steppers, and keeps what was typed when the server refuses', async () => {
     const written = open(sheetView(steady(1)));
     fireEvent.click(await screen.findByRole('button', { name: /Pull again/ }));

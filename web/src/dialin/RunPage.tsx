@@ -23,7 +23,7 @@ import { PullPanel } from './PullPanel';
 import { RunHeader } from './RunHeader';
 import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
-import { plannedOf } from './settings';
+import { isSameAim, plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
 import { newShotDto, storedShotDto } from './shotDto';
 import { StartHint } from './StartHint';
@@ -68,9 +68,12 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const lineInput = useRef<InputRef>(null);
   const pendingId = useRef(v7());
 
-  const edited = own !== null && own.after === shots.length ? own.settings : null;
+  const chosen = own !== null && own.after === shots.length ? own.settings : null;
+  // While a shot is pulled the column shows that shot, not what was advised instead of it.
+  const aim = pulling ?? chosen;
+  const edited = aim !== null && !(advice && isSameAim(aim, advice.settings)) ? aim : null;
   const foreseen = useWhatIf(request, edited);
-  const ghost = closed ? null : (edited ?? advice?.settings ?? null);
+  const ghost = closed ? null : (aim ?? advice?.settings ?? null);
   const expect = closed ? null : edited ? foreseen : (advice?.expect ?? null);
   const last = shots.at(-1);
   const setGhost = (settings: Settings): void => setOwn({ settings, after: shots.length });
@@ -157,7 +160,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           ghost={ghost}
           edited={edited !== null}
           expect={expect}
-          onGhost={setGhost}
+          onGhost={pulling ? null : setGhost}
           onShot={(shot, number) => setCorrecting({ shot, number })}
           review={review}
           onCause={closed ? null : sayCause}

@@ -18,7 +18,8 @@ export interface RunSheetProps {
   ghost: Settings | null;
   edited: boolean;
   expect: Expectation | null;
-  onGhost: (settings: Settings) => void;
+  /** null while the next shot is being pulled. */
+  onGhost: ((settings: Settings) => void) | null;
   onShot: (shot: SheetShotView, number: number) => void;
   /** The run looked back on; null until the worker has done so. */
   review: Review | null;
@@ -115,7 +116,7 @@ export function RunSheet(props: RunSheetProps) {
                       ? changeDirection(sheet, variable, plannedOf(last)[variable]!, ghost[variable])
                       : 0
                   }
-                  onNudge={(by) => onGhost(nudge(sheet, ghost, variable, by))}
+                  onNudge={onGhost && ((by) => onGhost(nudge(sheet, ghost, variable, by)))}
                 />
               )}
             </tr>

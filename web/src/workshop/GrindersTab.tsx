@@ -40,7 +40,7 @@ export function GrindersTab() {
           {learnedSlope && (
             <span className="quiet">
               {' '}
-              · learned: one unit finer adds {plainNumber(100 * learnedSlope.mean, 1)} % time (±
+              · learned: one unit finer adds {plainNumber(100 * learnedSlope.mean, 1)}&nbsp;% time (±
               {plainNumber(100 * learnedSlope.sd, 1)}, from {learnedSlope.shots} shots)
             </span>
           )}
