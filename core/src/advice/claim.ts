@@ -77,13 +77,14 @@ export function rightBy({ method }: Problem, here: Outlook): number {
 }
 
 /**
- * Settings that stood twice or more, every sound shot as wanted, and that are well believed in: to turn anything for the last
- * tenths would be fiddling. Good enough is enough.
+ * Settings that stood twice or more, every sound shot as wanted, and that are well believed in, or that were liked three times:
+ * to turn anything for the last tenths would be fiddling. Good enough is enough.
  */
 export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
+  if (sound.length > PATIENCE && sound.every(isLiked)) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
 }
 
@@ -134,9 +135,14 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
 
 /** Liked each time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
-  const isLiked = sound.every((pour) => (pour.taste?.overall ?? 0) >= LIKED && readsRight(problem, pour));
+  const isServed = sound.every((pour) => isLiked(pour) && readsRight(problem, pour));
   const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
-  return isLiked || isOpen ? PATIENCE + 1 : PATIENCE;
+  return isServed || isOpen ? PATIENCE + 1 : PATIENCE;
+}
+
+/** A cup one would serve. */
+export function isLiked({ taste }: Pour): boolean {
+  return (taste?.overall ?? 0) >= LIKED;
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */

@@ -2,6 +2,7 @@ import type { Lever } from '../method/Method';
 import {
   costOfClaim,
   isGoodEnough,
+  isLiked,
   isTooTight,
   isToConfirm,
   mayClaim,
@@ -14,14 +15,14 @@ import {
 import type { Action, Settings } from './answer';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isEarly, isSlower, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
+import { isEarly, isSlower, lastResort, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import { GRACE_SECONDS, type Problem } from './problem';
-import { sensibleMoves } from './sensible';
+import { hasWayOut, sensibleMoves } from './sensible';
 import { withoutSwings } from './swings';
 
 const SHORTLIST = 6;
@@ -123,12 +124,21 @@ export function decide(problem: Problem, seed: string): Decision {
   const isTight = isTooTight(problem, evidence);
   if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
   if (!isTight && !evidence.last.channelled && isOdd(evidence, still.outlook)) return stay('repeat', 'surprise');
-  const plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
-  const { levers, stage, blocked } = plan;
-  const legal = levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
-  const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
-  const near = withoutSwings(problem, stage, from, sound);
-  const candidates = stage === 'window' ? aimedAtWindow(problem, near) : near;
+  const open = (plan: Plan): Choice[] => {
+    const legal = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
+    const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
+    const near = withoutSwings(problem, plan.stage, from, sound);
+    return plan.stage === 'window' ? aimedAtWindow(problem, near) : near;
+  };
+  let plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
+  let candidates = open(plan);
+  // A school with one lever, and that lever can do no more.
+  if (plan.stage === 'taste' && plan.levers.length === 1 && !hasWayOut(problem, evidence, still.outlook, candidates)) {
+    const resort = lastResort(problem, evidence, posterior, plan.levers[0]!);
+    const ways = open(resort);
+    if (hasWayOut(problem, evidence, still.outlook, ways)) [plan, candidates] = [resort, ways];
+  }
+  const { stage, blocked } = plan;
   const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
@@ -183,10 +193,10 @@ function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
   return landing.length > 0 ? landing : [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 1);
 }
 
-/** A cup that read right is not left for settings that promise hardly more than these do. */
+/** A cup that read right is not left for settings that promise hardly more than these do; one that was liked, not the third time either. */
 function promisesMost(problem: Problem, { sameSettings, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
-  if (!last.sound || sound.length >= PATIENCE || !readsRight(problem, last)) return false;
+  if (!last.sound || !readsRight(problem, last) || (sound.length >= PATIENCE && !isLiked(last))) return false;
   return ranked.every(({ outlook }) => outlook.goodShare <= still.outlook.goodShare + WORTH_LEAVING);
 }
 
@@ -204,7 +214,7 @@ function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const sensible = isTasteMove ? sensibleMoves(problem, evidence, plan, still, candidates, worthIt) : candidates;
+  const sensible = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];

@@ -47,8 +47,7 @@ export function leversToTry(
 ): Plan {
   const { method } = problem;
   const from = evidence.last.planned;
-  const usable = (lever: Lever): boolean =>
-    !evidence.circling.includes(lever) && movesOf(problem, posterior, from, lever).length > 0;
+  const usable = (lever: Lever): boolean => isUsableLever(problem, evidence, posterior, lever);
   const loosened = movesOf(problem, posterior, from, 'grind').some(({ settings }) =>
     isCoarser(problem, from, settings),
   );
@@ -89,7 +88,17 @@ export function leversToTry(
   const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
   if (levers.length > 0) return { levers, stage: 'taste', blocked };
-  return { levers: (['yield', 'dose'] as const).filter(usable), stage: 'stuck', blocked };
+  return lastResort(problem, evidence, posterior, blocked);
+}
+
+/** What is left where the method's own levers can do no more: the ratio, or else the dose, whether or not it holds them still. */
+export function lastResort(problem: Problem, evidence: Evidence, posterior: Posterior, blocked: Lever | null): Plan {
+  const isUsable = (lever: Lever): boolean => isUsableLever(problem, evidence, posterior, lever);
+  return { levers: (['yield', 'dose'] as const).filter(isUsable).slice(0, 1), stage: 'stuck', blocked };
+}
+
+function isUsableLever(problem: Problem, { circling, last }: Evidence, posterior: Posterior, lever: Lever): boolean {
+  return !circling.includes(lever) && movesOf(problem, posterior, last.planned, lever).length > 0;
 }
 
 export function isSlower(outlook: Outlook, than: Outlook): boolean {

@@ -171,6 +171,14 @@ describe('reasons', () => {
     expect([advice.action, textOf(advice, 'limit')]).toEqual(['repeat', undefined]);
   });
 
+  it('say why a school that turns the grind alone reaches for the yield', () => {
+    const bitter = everydayShot({ grind: 13.5, timeSeconds: 25.2, taste: { balance: 1.5, body: 0 } });
+    const shots = [everydayShot({ timeSeconds: 20, taste: { balance: 0, body: 0 } }), bitter];
+    const advice = ask({ method: 'one-lever', coffee: { roast: 'dark' }, shots });
+    expect(advice.changed.map(({ variable }) => variable)).toEqual(['yieldGrams']);
+    expect(textOf(advice, 'limit')).toMatch(/^Grind alone gets no nearer to this cup without losing the window\./);
+  });
+
   it('say that one step jumps over the window, and leave the grind alone', () => {
     const grinder = { ...everydayRequest().grinder, step: 5, logTimePerUnit: { mean: 0.12, sd: 0.005, shots: 60 } };
     const shots = [everydayShot({ grind: 15, timeSeconds: 22 }), everydayShot({ grind: 10, timeSeconds: 39.5 })];

@@ -64,22 +64,32 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
 
 /** Why the lever that was due is not the one that is turned. */
 function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
-  const { action, blocked } = decision;
+  const { action, blocked, stage } = decision;
   if (action !== 'change' || blocked === null) return [];
   if (blocked !== 'grind') {
     if (!circling.includes(blocked)) return [];
     return [{ code: 'circling', text: `The ${blocked} has gone to and fro twice: that lever is done.` }];
   }
-  const { grind } = last.planned;
-  const { min, max } = problem.grindScale;
-  const isAtLowEnd = grind - min < max - grind;
-  const end = isAtLowEnd === (problem.finerSign === -1) ? 'finest' : 'coarsest';
   const why = circling.includes('grind')
     ? 'The grind has gone to and fro twice: that lever is done.'
-    : problem.grindScale.step > 0 && !atLimit(problem, grind)
-      ? 'One step of the grinder jumps over the window.'
-      : `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+    : endOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
   return [{ code: 'limit', text: `${why} The next lever takes over.` }];
+}
+
+/** What else than the end of its scale may stand in the grind's way. */
+const WITHOUT_GRIND = {
+  stuck: 'Grind alone gets no nearer to this cup without losing the window.',
+  window: 'One step of the grinder jumps over the window.',
+};
+
+/** Says at which end of its scale the grinder stands; nothing elsewhere. */
+function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
+  const { min, max, step } = grindScale;
+  const nearEnd = Math.max(step / 2, 1e-9);
+  if (grind - min >= nearEnd && max - grind >= nearEnd) return '';
+  const isAtLowEnd = grind - min < max - grind;
+  const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
+  return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
 }
 
 /** What the move is expected to bring. */
@@ -132,11 +142,6 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
       text: `A first guess: anything from ${plainNumber(expect.timeSeconds.p10, 0)} to ${plainNumber(expect.timeSeconds.p90, 0)} s would not surprise.`,
     },
   ];
-}
-
-function atLimit(problem: Problem, grind: number): boolean {
-  const { min, max, step } = problem.grindScale;
-  return grind - min < step / 2 || max - grind < step / 2;
 }
 
 function capital(text: string): string {

@@ -1,7 +1,7 @@
 import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './decide';
 import type { Evidence } from './evidence';
-import { lackOf, WINDOW_DOUBT, type Plan } from './levers';
+import { lackOf, WINDOW_DOUBT } from './levers';
 import type { Outlook } from './particles';
 import type { Problem } from './problem';
 
@@ -15,12 +15,45 @@ import type { Problem } from './problem';
 export function sensibleMoves(
   problem: Problem,
   evidence: Evidence,
-  { stage }: Plan,
   still: Choice,
   candidates: readonly Choice[],
   isWorthRepeating: boolean,
 ): Choice[] {
   const here = still.outlook;
+  const { mending, isHarmless } = menders(problem, evidence, here, candidates);
+  const nearer = mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled);
+  const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, here, choice);
+  if (nearer.length > 0) {
+    const harmless = nearer.filter(isHarmless);
+    return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
+  }
+  if (isWorthRepeating) return [];
+  const harmless = mending.filter(isHarmless);
+  const byDistance = firstOf(
+    harmless.filter(staysInside),
+    mending.filter(staysInside),
+    harmless,
+    mending,
+    candidates,
+  ).sort((a, b) => a.outlook.distance - b.outlook.distance);
+  return byDistance.slice(0, 1);
+}
+
+/** True when some move mends what the cup lacks more and keeps the time; or when nothing is lacking. */
+export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): boolean {
+  const { mending, isLacking } = menders(problem, evidence, here, candidates);
+  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(problem, here, choice));
+}
+
+interface Menders {
+  /** The moves that mend what the cup lacks more. */
+  mending: Choice[];
+  /** Leads no scale that is beyond its tolerance further off. */
+  isHarmless: (choice: Choice) => boolean;
+  isLacking: boolean;
+}
+
+function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Menders {
   const believed = lackOf(problem, here);
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   const lack = (scale: TasteScale): number => {
@@ -31,21 +64,11 @@ export function sensibleMoves(
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
-  const mending = candidates.filter((choice) => mends(choice, worse));
-  const nearer = mending.filter(({ outlook, move }) => {
-    return outlook.distance < here.distance && !(stage === 'taste' && move.coupled);
-  });
-  const isHarmless = (choice: Choice): boolean => lacking.every((scale) => mends(choice, scale));
-  const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, here, choice);
-  if (nearer.length > 0) {
-    const harmless = nearer.filter(isHarmless);
-    return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
-  }
-  if (isWorthRepeating) return [];
-  const byDistance = [...firstOf(mending.filter(isHarmless), mending, candidates)].sort(
-    (a, b) => a.outlook.distance - b.outlook.distance,
-  );
-  return byDistance.slice(0, 1);
+  return {
+    mending: candidates.filter((choice) => mends(choice, worse)),
+    isHarmless: (choice) => lacking.every((scale) => mends(choice, scale)),
+    isLacking: lacking.length > 0,
+  };
 }
 
 /**
