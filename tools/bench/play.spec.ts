@@ -1,4 +1,4 @@
-import { createRandom, type Settings } from '../../core/src/index';
+import { createRandom, findMethod, type Settings } from '../../core/src/index';
 import { firstSettings, LOST, MAX_SHOTS, oracle, play, type Policy } from './play';
 import { rule, stepper } from './rules';
 import { COMFORTABLE, findRight, isRight, scenarios, type Game, type Physics } from './worlds';
@@ -34,6 +34,21 @@ const hand = () => createRandom('hand');
 function gush(game: Game, at: Settings): Settings {
   return { ...at, grind: game.world.coarserSign === 1 ? game.grindScale.max : game.grindScale.min };
 }
+
+it('plays the asked-for method wherever a scenario has none of its own', () => {
+  const methods = scenarios('curves', findMethod('one-lever')).map(({ name, draw }) => {
+    for (let i = 0; ; i += 1) {
+      const game = draw(createRandom(`method/${name}/${i}`));
+      if (game) return [name, game.method.id];
+    }
+  });
+  const own = { 'light, open light': 'open-light', 'total contact, slow soak': 'slow-soak' };
+  expect(Object.fromEntries(methods)).toMatchObject({
+    'unknown grinder': 'one-lever',
+    'already right': 'one-lever',
+    ...own,
+  });
+});
 
 everyPhysics('worlds of %s physics', (physics) => {
   const [game] = gamesOf(physics, 'known grinder', 1) as [Game];

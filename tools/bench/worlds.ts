@@ -133,8 +133,8 @@ function drawWorld(random: Random, { coffee }: Recipe, method: Method, physics: 
   return puckWorld(coffee === 'light' ? light(drawn) : soaking(drawn));
 }
 
-function drawGame(random: Random, recipe: Recipe, physics: Physics): Game | null {
-  const method = findMethod(recipe.method ?? 'balance-walk')!;
+function drawGame(random: Random, recipe: Recipe, physics: Physics, usual: Method): Game | null {
+  const method = recipe.method ? findMethod(recipe.method)! : usual;
   const world = drawWorld(random, recipe, method, physics);
   const roast = recipe.roast ?? pick(random, ['medium-light', 'medium', 'medium-dark'] as const);
   const timer = recipe.timer ?? method.timer;
@@ -209,10 +209,11 @@ function slopeAt(game: Game, settings: Settings): number {
   return at(-0.5) - at(0.5);
 }
 
-export function scenarios(physics: Physics): Scenario[] {
+/** The scenarios of a benchmark; the usual method is played where a scenario does not ask for its own. */
+export function scenarios(physics: Physics, usual = findMethod('balance-walk')!): Scenario[] {
   const make = (name: string, recipe: Recipe): Scenario => ({
     name,
-    draw: (random) => drawGame(random, recipe, physics),
+    draw: (random) => drawGame(random, recipe, physics, usual),
   });
   return [
     make('unknown grinder', {}),

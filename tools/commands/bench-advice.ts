@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { createRandom } from '../../core/src/index';
+import { createRandom, findMethod, METHOD_IDS } from '../../core/src/index';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
 import { COMFORTABLE, findRight, PHYSICS, scenarios, type Game } from '../bench/worlds';
@@ -19,7 +19,7 @@ const COLUMNS = [
   'ms p95',
 ];
 
-/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--only "unknown grinder"] [--policy olvet]`. */
+/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--only "unknown grinder"] [--policy olvet]`. */
 export async function run(args: string[]): Promise<void> {
   const { values } = parseArgs({
     args,
@@ -28,21 +28,26 @@ export async function run(args: string[]): Promise<void> {
       seed: { type: 'string', default: 'held out' },
       physics: { type: 'string', default: 'held-out' },
       only: { type: 'string' },
-      policy: { type: 'string' },
+      method: { type: 'string', default: 'balance-walk' },
+      policy: { type: 'string', multiple: true },
     },
   });
   const physics = PHYSICS.find((name) => name === values.physics);
   if (!physics) throw new Error(`--physics is one of ${PHYSICS.join(', ')}.`);
+  const usual = findMethod(values.method);
+  if (!usual) throw new Error(`--method is one of ${METHOD_IDS.join(', ')}.`);
   const policies = [
     stepper,
     rule(false),
     rule(true),
     ours,
     oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
-  ].filter(({ name }) => !values.policy || values.policy.split(',').includes(name));
+  ].filter(({ name }) => !values.policy || values.policy.includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
-  process.stdout.write(`Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics.\n`);
-  for (const { name, draw } of scenarios(physics)) {
+  process.stdout.write(
+    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}.\n`,
+  );
+  for (const { name, draw } of scenarios(physics, usual)) {
     if (values.only && name !== values.only) continue;
     const games: Game[] = [];
     for (let i = 0; games.length < Number(values.worlds) && i < 40 * Number(values.worlds); i += 1) {

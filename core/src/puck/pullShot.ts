@@ -149,7 +149,7 @@ function look(puck: BrewedPuck, channelShare: number, doseGrams: number, world: 
   return seen;
 }
 
-/** What a tongue with this spread says of a cup, in halves; liking is marked half as roughly again. */
+/** What a tongue with this spread says of a cup, in halves on every scale. */
 export function reportTaste(taste: TrueTaste, tasteSd: number, random: Random): TrueTaste {
   const halves = (value: number, low: number, high: number): number =>
     Math.min(high, Math.max(low, Math.round(value * 2) / 2));
@@ -157,7 +157,7 @@ export function reportTaste(taste: TrueTaste, tasteSd: number, random: Random): 
     balance: halves(drawNormal(random, taste.balance, tasteSd), -3, 3),
     body: halves(drawNormal(random, taste.body, tasteSd), -3, 3),
     dryness: halves(drawNormal(random, taste.dryness, tasteSd), 0, 3),
-    sweetness: halves(drawNormal(random, taste.sweetness, 1.5 * tasteSd), 0, 10),
-    overall: halves(drawNormal(random, taste.overall, 1.5 * tasteSd), 0, 10),
+    sweetness: halves(drawNormal(random, taste.sweetness, tasteSd), 0, 10),
+    overall: halves(drawNormal(random, taste.overall, tasteSd), 0, 10),
   };
 }
