@@ -21,7 +21,7 @@ import { beliefOf, geometryOf, predict, type Prediction } from './model';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import { GRACE_SECONDS, type Problem } from './problem';
+import type { Problem } from './problem';
 import { hasWayOut, sensibleMoves } from './sensible';
 import { withoutSwings } from './swings';
 
@@ -40,6 +40,8 @@ const WHOLE_CUP_SD = 0.35;
 const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
 /** A cup that read right is left only for settings believed in by so much more. */
 const WORTH_LEAVING = 0.1;
+/** What is meant to bring the time back is at least so likely to do so as the surest move. */
+const AIM_SHARE = 0.9;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings whose only shot was dosed or stopped far off are pulled again, weighed, while they are in the window by this much. */
@@ -179,18 +181,16 @@ function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: 
 
 /**
  * Moves that are meant to land in the window by the best single guess. Gambling on a far setting because the slope may
- * turn out small is what beginners do; if nothing lands, the nearest.
+ * turn out small is what beginners do, and so is stopping at the window's edge; if nothing lands, the nearest.
  */
 function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {
   const { min, max } = problem.request.target.timeSeconds;
-  const miss = ({ outlook: { medianTimeSeconds } }: Choice): number =>
-    Math.max(
-      0,
-      Math.log((min - GRACE_SECONDS) / medianTimeSeconds),
-      Math.log(medianTimeSeconds / (max + GRACE_SECONDS)),
-    );
+  const miss = ({ outlook }: Choice): number =>
+    Math.max(0, Math.log(min / outlook.medianTimeSeconds), Math.log(outlook.medianTimeSeconds / max));
   const landing = choices.filter((choice) => miss(choice) === 0);
-  return landing.length > 0 ? landing : [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 1);
+  if (landing.length === 0) return [...choices].sort((a, b) => miss(a) - miss(b)).slice(0, 1);
+  const surest = Math.max(...landing.map(({ outlook }) => outlook.windowShare));
+  return landing.filter(({ outlook }) => outlook.windowShare >= AIM_SHARE * surest);
 }
 
 /** A cup that read right is not left for settings that promise hardly more than these do; one that was liked, not the third time either. */

@@ -166,3 +166,24 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
     expectOnly(allSaid(method, middle, [2, 2]), isHeatFirst ? ['cooler', 'coarser'] : ['coarser']);
   });
 });
+
+it.each([20, 22, 24, 36, 38, 42, 48])(
+  'aims from %d s well inside the window and not at its edge, whatever the cup would like',
+  (timeSeconds) => {
+    const grinder = { ...everydayRequest().grinder, step: 0.25, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+    const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
+    const cups: Cup[] = [
+      [0, 0],
+      [-1.5, -1],
+      [1.5, 1],
+      [0, 1.5],
+      [0, -1.5],
+    ];
+    for (const [balance, body] of cups) {
+      const shot = everydayShot({ timeSeconds, taste: { balance, body } });
+      const advice = answer(everydayRequest({ grinder, target, shots: [shot, shot] })) as Advice;
+      expect(advice.changed.map(({ variable }) => variable)).toEqual(['grind']);
+      expect(Math.abs(advice.expect.timeSeconds.mean - 30)).toBeLessThan(2.1);
+    }
+  },
+);
