@@ -22,6 +22,10 @@ describe('reasons', () => {
     const late = everydayShot({ timeSeconds: 35, taste: { balance: 1, body: 0.5 } });
     const series = [28, 29, 28.5].map((timeSeconds) => everydayShot({ timeSeconds }));
     expect(codes({ shots: [...series, late] })).toContain('surprise');
+    // Nothing was turned, so nobody can have forgotten to purge.
+    expect(textOf(ask({ shots: [...series, late] }), 'suspects')).toBe(
+      'If it repeats, suspect in this order: a channel, a dose off target, a group not yet settled.',
+    );
     const twice = ask({ shots: [...series, late, late] });
     expect(twice.why[0]!.text).toMatch(/^Twice in a row slower than the shots before/);
     expect(twice.why.map(({ code }) => code)).not.toContain('surprise');

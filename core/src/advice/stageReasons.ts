@@ -54,7 +54,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
         : `${seconds(last.timeSeconds!)} is outside the window, after a series inside it.`;
       return [
         { code: 'surprise', text: `${what} One odd shot is noise until it happens twice.` },
-        { code: 'suspects', text: `If it repeats, suspect in this order: ${SUSPECTS}.` },
+        { code: 'suspects', text: `If it repeats, suspect in this order: ${suspectsOf(last)}.` },
       ];
     }
     case 'no-effect': {
@@ -68,7 +68,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
             ? `${change} is ${expectedSeconds > 0 ? 'finer' : 'coarser'}, and yet the shot ran ${way(seenSeconds)}.`
             : `${change} should have made the shot about ${way(expectedSeconds)} on this grinder and hardly did.`,
         },
-        { code: 'suspects', text: `Suspect in this order: ${SUSPECTS}. Purge well and pull the same again.` },
+        { code: 'suspects', text: `Suspect in this order: ${suspectsOf(last)}. Purge well and pull the same again.` },
       ];
     }
     default:
@@ -106,7 +106,11 @@ function spoiltText(problem: Problem, decision: Decision): string {
   return `${sight}Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
 }
 
-const SUSPECTS = 'too little purge, a channel, a dose off target, a group not yet settled';
+/** What may be behind an odd shot, in the order of the craft; old grounds only where the grind was turned. */
+function suspectsOf({ previousGrind, planned }: Pour): string {
+  const purge = previousGrind === planned.grind ? [] : ['too little purge'];
+  return [...purge, 'a channel', 'a dose off target', 'a group not yet settled'].join(', ');
+}
 
 function strayedText({ measured, planned }: Pour, variable: 'doseGrams' | 'yieldGrams'): string {
   const grams = `${plainNumber(measured[variable], 1)} g instead of ${plainNumber(planned[variable], 1)} g`;
