@@ -113,8 +113,8 @@ function factsOf(coffee: CoffeeView): (string | null)[] {
     `${roast} roast`,
     origin ?? null,
     process ?? null,
-    altitudeM == null ? null : `${altitudeM} m`,
-    arabicaPercent == null ? null : `${arabicaPercent} % arabica`,
+    altitudeM == null ? null : `${altitudeM}\u00a0m`,
+    arabicaPercent == null ? null : `${arabicaPercent}\u00a0% arabica`,
     decaf ? 'decaf' : null,
   ].filter(Boolean);
 }
@@ -156,7 +156,7 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
     });
   return (
     <li className={styles.bag}>
-      <div>
+      <div className={styles.stock}>
         <p>
           <strong className="numeral">{plainNumber(stock.leftGrams, 0)} g</strong> of {plainNumber(bag.weightGrams, 0)}{' '}
           g left

@@ -96,7 +96,7 @@ function CoffeeRow({
   onBag: () => void;
 }) {
   const open = states.find(({ bag }) => bag.openedOn) ?? states[0];
-  const altitude = coffee.altitudeM == null ? null : `${coffee.altitudeM} m`;
+  const altitude = coffee.altitudeM == null ? null : `${coffee.altitudeM}\u00a0m`;
   const facts = [coffee.roast, coffee.roaster, coffee.origin, coffee.process, altitude].filter(Boolean);
   return (
     <li className={styles.row}>

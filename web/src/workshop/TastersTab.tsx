@@ -26,7 +26,7 @@ export function TastersTab() {
   };
   return (
     <>
-      <p className="quiet">
+      <p className={`quiet ${styles.intro}`}>
         Learned from cups that somebody both placed on the taste pad and marked, five at least. What a person calls just
         right counts as just right.
       </p>
