@@ -1,4 +1,4 @@
-import { answer, buildAdviceRequest, combineTastings } from '../index';
+import { answer, buildAdviceRequest, combineTastings, type SheetLike } from '../index';
 import { everydayRequest } from './advice.fixture';
 
 describe('building the request of a dial-in', () => {
@@ -42,6 +42,16 @@ describe('building the request of a dial-in', () => {
       taste: { balance: -1.5, body: -1, overall: 6, dryness: null },
     });
     expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1', id: 'run' });
+  });
+
+  it('takes a cup that was served or sunk for marked so, unless somebody marked it or nobody tasted it', () => {
+    const overallOf = (verdict: 'serve' | 'sink' | null, tastings: SheetLike['shots'][number]['tastings']) =>
+      buildAdviceRequest({ ...sheet, shots: [{ ...sheet.shots[0]!, verdict, tastings }] }).shots[0]!.taste?.overall;
+    expect(overallOf('serve', [{ balance: 0 }])).toBe(8);
+    expect(overallOf('sink', [{ balance: 0 }])).toBe(4);
+    expect(overallOf(null, [{ balance: 0 }])).toBeNull();
+    expect(overallOf('serve', [{ balance: 0, overall: 6 }])).toBe(6);
+    expect(overallOf('serve', [])).toBeUndefined();
   });
 
   it('says untasted rather than even when nobody tasted', () => {

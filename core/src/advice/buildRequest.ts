@@ -81,6 +81,7 @@ export interface SheetLike {
     purged: boolean;
     cause?: Cause | null;
     versusLast?: Verdict | null;
+    verdict?: 'sink' | 'serve' | null;
     tastings: readonly TastingLike[];
   }[];
 }
@@ -137,9 +138,18 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       purged: shot.purged,
       cause: shot.cause ?? null,
       versusLast: shot.versusLast ?? null,
-      taste: combineTastings(shot.tastings, sheet.palates),
+      taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates)),
     })),
   };
+}
+
+/** What a cup is marked of ten by those who would serve it, and by those who would not. */
+export const SERVED_MARK = { serve: 8, sink: 4 } as const;
+
+/** A tasted cup that nobody marked is marked by what was done with it; what nobody tasted says nothing, served or not. */
+function markedBy(verdict: 'sink' | 'serve' | null | undefined, taste: AdviceShot['taste']): AdviceShot['taste'] {
+  if (!taste || !verdict) return taste;
+  return { ...taste, overall: taste.overall ?? SERVED_MARK[verdict] };
 }
 
 /**

@@ -21,7 +21,7 @@ export type {
   Reason,
   Settings,
 } from './answer';
-export { buildAdviceRequest, combineTastings, type SheetLike } from './buildRequest';
+export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
 export { moveLine, type MoveLine } from './moveLine';

@@ -1,4 +1,4 @@
-import { combineTastings, findMethod, METHODS, VERDICTS, type Expectation } from '@olvet/core';
+import { combineTastings, findMethod, METHODS, SERVED_MARK, VERDICTS, type Expectation } from '@olvet/core';
 import { AutoComplete } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -33,8 +33,8 @@ const CHIPS: Chip[] = [
   { word: 'not sweet', axis: 'sweetness', value: 3 },
   { word: 'dry', axis: 'dryness', value: 1.5 },
   { word: 'harsh', axis: 'dryness', value: 2.5 },
-  { word: 'would serve it', axis: 'overall', value: 8 },
-  { word: 'would not', axis: 'overall', value: 4 },
+  { word: 'would serve it', axis: 'overall', value: SERVED_MARK.serve },
+  { word: 'would not', axis: 'overall', value: SERVED_MARK.sink },
 ];
 
 /** The taste of the newest shot: one tap on the pad, chips for the rest, a name where several taste. */
