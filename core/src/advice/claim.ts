@@ -10,6 +10,8 @@ export type TasteScale = (typeof TASTE_SCALES)[number];
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 const CLAIM_AT_LEAST = 0.5;
+/** Unless it was right and liked three times: who calls that wrong doubts the belief, not the cups. */
+const LIKED_CLAIM_AT_LEAST = 0.25;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
 const GOOD_ENOUGH = 0.75;
 /** Further beyond tolerance than noise alone puts a right cup, points. */
@@ -68,7 +70,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   if (sound.length <= problem.method.confirmShots) return false;
-  return rightBy(problem, here) >= CLAIM_AT_LEAST;
+  return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
 }
 
 /** Belief that these settings are right; by taste alone where time is an outcome. */
@@ -84,8 +86,17 @@ export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here:
   const sound = sameSettings.filter((pour) => pour.sound);
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
-  if (sound.length > PATIENCE && sound.every(isLiked)) return true;
+  if (isServedAgain(problem, sound)) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
+}
+
+/** More often than patience asks for: right each time, and each time a cup one would serve. */
+function isServedAgain(problem: Problem, sound: readonly Pour[]): boolean {
+  return sound.length > PATIENCE && wouldServeAll(problem, sound);
+}
+
+function wouldServeAll(problem: Problem, sound: readonly Pour[]): boolean {
+  return sound.every((pour) => isLiked(pour) && readsRight(problem, pour));
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
@@ -135,9 +146,8 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
 
 /** Liked each time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
-  const isServed = sound.every((pour) => isLiked(pour) && readsRight(problem, pour));
   const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
-  return isServed || isOpen ? PATIENCE + 1 : PATIENCE;
+  return wouldServeAll(problem, sound) || isOpen ? PATIENCE + 1 : PATIENCE;
 }
 
 /** A cup one would serve. */

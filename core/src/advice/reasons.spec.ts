@@ -204,6 +204,19 @@ describe('reasons', () => {
     );
   });
 
+  it('own up to a card that rests on liked cups more than on belief', () => {
+    const cup = (timeSeconds: number) =>
+      everydayShot({ timeSeconds, taste: { balance: 0.5, body: 1, dryness: 0, overall: 7 } });
+    const off = everydayShot({ grind: 16, timeSeconds: 22, taste: { balance: 1.5, body: 1.5, overall: 5 } });
+    const shots = [off, cup(31.8), cup(32.3), cup(32.4)];
+    const advice = ask({ shots });
+    expect(advice.action).toBe('dialled');
+    expect(textOf(advice, 'dialled')).toMatch(
+      /^3 cups at these settings, and each one you would serve: good enough is enough, though it is only 2 in 5/,
+    );
+    expect(ask({ shots: shots.slice(0, 3) }).action).not.toBe('dialled');
+  });
+
   describe('of the body', () => {
     const bodyText = (body: number, change: Parameters<typeof everydayRequest>[0], shot = {}): [string, string] => {
       const advice = ask({

@@ -58,6 +58,10 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
     ];
   }
   if (stage !== 'dialled') return [];
+  if (rightBy(problem, here) < 0.5) {
+    const text = `${n} cups at these settings, and each one you would serve: good enough is enough, though it is only ${odds} that they are right to the last tenth. Write the card.`;
+    return [{ code: 'dialled', text }];
+  }
   const who = n === 1 ? 'This shot and what led to it say' : `${n} shots at these settings say`;
   return [{ code: 'dialled', text: `${who} that they keep giving the cup you want: ${odds}. Write the card.` }];
 }

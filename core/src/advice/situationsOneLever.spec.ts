@@ -58,6 +58,32 @@ const SITUATIONS: Situation[] = [
     expect: does('dialled'),
   },
   {
+    name: 'right and liked four times after the ratio had to help out: the card, not one more tenth',
+    ask: school('one-lever', {
+      grinder: { ...grinder, min: 9.5 },
+      start: { grind: 12 },
+      shots: [
+        poured('one-lever', 12, 21.6, tasting(-1.5, -1.5, { overall: 7 })),
+        poured('one-lever', 10, 25, tasting(-1, -1.5, { dryness: 1, overall: 8 })),
+        poured('one-lever', 9.5, 25.5, tasting(-1, -1, { overall: 7.5 })),
+        ...(
+          [
+            [26.4, 0, -0.5, 8],
+            [26.1, 0, -1, 7.5],
+            [27, -0.5, -0.5, 9],
+            [27.7, 0.5, -1, 8.5],
+          ] as const
+        ).map(([seconds, balance, body, overall]) =>
+          poured('one-lever', 9.5, seconds, tasting(balance, body, { overall }), {
+            yieldGrams: 39,
+            planned: { doseGrams: 18, yieldGrams: 39 },
+          }),
+        ),
+      ],
+    }),
+    expect: does('dialled'),
+  },
+  {
     name: 'liked, right, and a breath short of the window where finer was bitter: not led out of it for the last tenth',
     ask: school('hand-lever', {
       shots: [
