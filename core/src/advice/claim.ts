@@ -9,7 +9,7 @@ export type TasteScale = (typeof TASTE_SCALES)[number];
 /** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
-const CLAIM_AT_LEAST = 0.5;
+export const CLAIM_AT_LEAST = 0.5;
 /** Unless it was right and liked three times: who calls that wrong doubts the belief, not the cups. */
 const LIKED_CLAIM_AT_LEAST = 0.25;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */

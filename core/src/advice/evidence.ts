@@ -1,3 +1,4 @@
+import { CAUSES, type Cause } from '../brew/types';
 import type { Lever } from '../method/Method';
 import type { Settings } from './answer';
 import { slopesOf } from './gradients';
@@ -171,4 +172,9 @@ function circlingLevers(problem: Problem): Lever[] {
     const turns = directions[name];
     return turns.filter((turn, i) => i > 0 && turn !== turns[i - 1]).length >= 2;
   });
+}
+
+/** What may be behind an odd shot, in the order of the craft; nobody can forget to purge where the grind was not changed. */
+export function suspectsOf(pour: Pour): Cause[] {
+  return CAUSES.filter((cause) => cause !== 'not-purged' || pour.previousGrind !== pour.planned.grind);
 }

@@ -21,6 +21,7 @@ export type {
   Reason,
   Settings,
 } from './answer';
+export { changesBetween } from './changes';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';

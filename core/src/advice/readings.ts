@@ -68,7 +68,7 @@ export function withHand(sd: number, handSd: number): number {
 }
 
 /** Old grounds were left in after a change of grind. */
-function isMixture(pour: Pour): boolean {
+export function isMixture(pour: Pour): boolean {
   return !pour.purged && pour.previousGrind !== pour.measured.grind;
 }
 

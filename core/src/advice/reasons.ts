@@ -1,6 +1,6 @@
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
-import { rightBy } from './claim';
+import { CLAIM_AT_LEAST, rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -58,7 +58,7 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
     ];
   }
   if (stage !== 'dialled') return [];
-  if (rightBy(problem, here) < 0.5) {
+  if (rightBy(problem, here) < CLAIM_AT_LEAST) {
     const text = `${n} cups at these settings, and each one you would serve: good enough is enough, though it is only ${odds} that they are right to the last tenth. Write the card.`;
     return [{ code: 'dialled', text }];
   }

@@ -1,11 +1,11 @@
-import { CAUSES, type Cause } from '../brew/types';
+import type { Cause } from '../brew/types';
 import type { Expectation } from './answer';
-import { isSurprising, readEvidence, type Evidence } from './evidence';
+import { isSurprising, readEvidence, suspectsOf, type Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { TASTE_SD } from './readings';
 import { believe, type Mixture } from './mixture';
 import { drawParticles, expectationOf, lookAt } from './particles';
-import { readProblem, type Pour, type Problem } from './problem';
+import { readProblem, type Problem } from './problem';
 import type { ValidAdviceRequest } from './request';
 
 /** One poured shot held against what was foretold of it. */
@@ -79,9 +79,4 @@ function isUnforeseen(evidence: Evidence, { timeSeconds: { p10, p90 } }: Expecta
   const seconds = evidence.last.timeSeconds;
   const isOutside = seconds !== null && (seconds < p10 || seconds > p90);
   return isOutside && (evidence.isOddAfterSeries || evidence.missing !== null);
-}
-
-/** Nobody can forget to purge where the grind was not changed. */
-function suspectsOf(pour: Pour): Cause[] {
-  return CAUSES.filter((cause) => cause !== 'not-purged' || pour.previousGrind !== pour.planned.grind);
 }

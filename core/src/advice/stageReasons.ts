@@ -3,7 +3,7 @@ import { SIGN_LABELS } from '../formats/shotLine';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
-import { isSurprising, type Evidence } from './evidence';
+import { isSurprising, suspectsOf, type Evidence } from './evidence';
 import type { Pour, Problem } from './problem';
 import { plainNumber, secondsInWords as seconds } from './words';
 
@@ -54,7 +54,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
         : `${seconds(last.timeSeconds!)} is outside the window, after a series inside it.`;
       return [
         { code: 'surprise', text: `${what} One odd shot is noise until it happens twice.` },
-        { code: 'suspects', text: `If it repeats, suspect in this order: ${suspectsOf(last)}.` },
+        { code: 'suspects', text: `If it repeats, suspect in this order: ${suspectsInWords(last)}.` },
       ];
     }
     case 'no-effect': {
@@ -68,7 +68,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
             ? `${change} is ${expectedSeconds > 0 ? 'finer' : 'coarser'}, and yet the shot ran ${way(seenSeconds)}.`
             : `${change} should have made the shot about ${way(expectedSeconds)} on this grinder and hardly did.`,
         },
-        { code: 'suspects', text: `Suspect in this order: ${suspectsOf(last)}. Purge well and pull the same again.` },
+        { code: 'suspects', text: `Suspect in this order: ${suspectsInWords(last)}. Purge well and pull the same again.` },
       ];
     }
     default:
@@ -106,10 +106,17 @@ function spoiltText(problem: Problem, decision: Decision): string {
   return `${sight}Water found a channel, so this shot says little about the grind. Distribute, tamp level, and pull the same again.`;
 }
 
-/** What may be behind an odd shot, in the order of the craft; old grounds only where the grind was turned. */
-function suspectsOf({ previousGrind, planned }: Pour): string {
-  const purge = previousGrind === planned.grind ? [] : ['too little purge'];
-  return [...purge, 'a channel', 'a dose off target', 'a group not yet settled'].join(', ');
+const SUSPECT_WORDS: Record<Cause, string> = {
+  'not-purged': 'too little purge',
+  channelled: 'a channel',
+  'dose-off': 'a dose off target',
+  'cold-group': 'a group not yet settled',
+};
+
+function suspectsInWords(pour: Pour): string {
+  return suspectsOf(pour)
+    .map((cause) => SUSPECT_WORDS[cause])
+    .join(', ');
 }
 
 function strayedText({ measured, planned }: Pour, variable: 'doseGrams' | 'yieldGrams'): string {

@@ -5,6 +5,7 @@ import { isSame } from './evidence';
 import type { PlanStage } from './levers';
 import type { Move } from './moves';
 import { isInTime, type Pour, type Problem } from './problem';
+import { isMixture } from './readings';
 
 /**
  * Step, half step, stop: settings that differ from these by one lever alone and were right before are not passed by on the way.
@@ -30,7 +31,7 @@ export function withoutSwings<T extends { move: Move }>(
 function settingsPoured({ pours }: Problem): [Pour, ...Pour[]][] {
   const groups: [Pour, ...Pour[]][] = [];
   for (const pour of pours) {
-    if (!pour.sound || !pour.purged || pour.stale || pour.timeSeconds === null) continue;
+    if (!pour.sound || isMixture(pour) || pour.stale || pour.timeSeconds === null) continue;
     const group = groups.find(([first]) => isSame(first.planned, pour.planned));
     if (group) group.push(pour);
     else groups.push([pour]);

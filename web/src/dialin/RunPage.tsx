@@ -1,4 +1,4 @@
-import type { Cause, Settings, ShotLine } from '@olvet/core';
+import { changesBetween, type Cause, type Settings, type ShotLine } from '@olvet/core';
 import { Alert, App, Button, type InputRef } from 'antd';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -23,7 +23,7 @@ import { PullPanel } from './PullPanel';
 import { RunHeader } from './RunHeader';
 import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
-import { isSameAim, plannedOf } from './settings';
+import { plannedOf } from './settings';
 import { ShotDrawer } from './ShotDrawer';
 import { newShotDto, storedShotDto } from './shotDto';
 import { StartHint } from './StartHint';
@@ -71,7 +71,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const chosen = own !== null && own.after === shots.length ? own.settings : null;
   // While a shot is pulled the column shows that shot, not what was advised instead of it.
   const aim = pulling ?? chosen;
-  const edited = aim !== null && !(advice && isSameAim(aim, advice.settings)) ? aim : null;
+  const edited = aim !== null && !(advice && changesBetween(aim, advice.settings).length === 0) ? aim : null;
   const foreseen = useWhatIf(request, edited);
   const ghost = closed ? null : (aim ?? advice?.settings ?? null);
   const expect = closed ? null : edited ? foreseen : (advice?.expect ?? null);

@@ -1,6 +1,6 @@
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import { gramsUsed } from './gramsUsed';
-import { changeDirection, isSameAim, nudge, plannedOf, scaleOf } from './settings';
+import { changeDirection, nudge, plannedOf, scaleOf } from './settings';
 import { newShotDto } from './shotDto';
 
 const settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
@@ -24,12 +24,6 @@ describe('the next shot by steps', () => {
     const stepless = sheetView([], { grinder: { ...sheetView().grinder, step: 0, max: 12 } });
     expect(nudge(stepless, { ...settings, grind: 6 }, 'grind', 1).grind).toBeCloseTo(6.12, 9);
     expect(scaleOf(stepless, 'grind')).toEqual({ min: 0, max: 12, step: 0 });
-  });
-
-  it('is the same as another only when every setting is', () => {
-    expect(isSameAim(settings, { ...settings })).toBe(true);
-    expect(isSameAim(settings, { ...settings, temperatureC: null })).toBe(false);
-    expect(isSameAim(settings, nudge(sheetView(), settings, 'grind', -1))).toBe(false);
   });
 
   it('points the wedge up for coarser, whichever way the collar is numbered', () => {

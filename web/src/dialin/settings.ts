@@ -14,11 +14,6 @@ export function plannedOf(shot: SheetShotView): Settings {
   };
 }
 
-/** True when two shots are aimed at the very same settings. */
-export function isSameAim(a: Settings, b: Settings): boolean {
-  return (Object.keys(a) as Variable[]).every((variable) => a[variable] === b[variable]);
-}
-
 /** The range and step a variable of the next shot may take on this equipment. */
 export function scaleOf(sheet: SheetView, variable: Variable): Scale {
   switch (variable) {
