@@ -68,7 +68,10 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
             ? `${change} is ${expectedSeconds > 0 ? 'finer' : 'coarser'}, and yet the shot ran ${way(seenSeconds)}.`
             : `${change} should have made the shot about ${way(expectedSeconds)} on this grinder and hardly did.`,
         },
-        { code: 'suspects', text: `Suspect in this order: ${suspectsInWords(last)}. Purge well and pull the same again.` },
+        {
+          code: 'suspects',
+          text: `Suspect in this order: ${suspectsInWords(last)}. Purge well and pull the same again.`,
+        },
       ];
     }
     default:
