@@ -18,8 +18,8 @@ const KNOWN_WELL = 0.35;
 /** A change of grind tells when it should move the time by this much; hardly: by less than this share of it. */
 const TELLING_SECONDS = 4;
 const HARDLY = 0.25;
-/** The wrong way: by more than this share of the time, which is what two pucks differ by. */
-const BACKWARDS = 0.08;
+/** The same where the grinder's answer is known by rule of thumb only: it may be a slow one, and a tenth is nothing at all. */
+const HARDLY_BY_RULE = 0.1;
 /** So many shots in the window are a series. */
 const SERIES = 2;
 /** More than a careful hand misses by, in ln: about 0.8 g of 18, and 4 g of 36. */
@@ -86,7 +86,7 @@ function spoiltBy(pour: Pour): Evidence['spoilt'] {
 
 /**
  * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb
- * should have, and moved it the other way by more than two pucks differ.
+ * should have, and did nothing at all or moved it the other way.
  */
 function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: Pour): Evidence['missing'] {
   const before = pours.at(-2);
@@ -100,9 +100,7 @@ function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: P
   const expectedSeconds = before.timeSeconds * Math.expm1(slope * finer);
   if (Math.abs(expectedSeconds) < TELLING_SECONDS) return null;
   const seenSeconds = last.timeSeconds - before.timeSeconds;
-  const isMissing = isKnownWell
-    ? seenSeconds / expectedSeconds < HARDLY
-    : seenSeconds * Math.sign(expectedSeconds) < -BACKWARDS * before.timeSeconds;
+  const isMissing = seenSeconds / expectedSeconds < (isKnownWell ? HARDLY : HARDLY_BY_RULE);
   return isMissing ? { expectedSeconds, seenSeconds } : null;
 }
 

@@ -42,6 +42,34 @@ describe('reasons', () => {
     );
   });
 
+  it('say by what a grinder nobody knows should have answered', () => {
+    const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 10, timeSeconds: 20 })];
+    const { action, why } = ask({ shots });
+    expect(action).toBe('repeat');
+    expect(why[0]!.text).toMatch(
+      /^14 → 10 should have made the shot about \d+(\.\d)? s slower by rule of thumb and hardly did\.$/,
+    );
+  });
+
+  it.each([
+    ['screen-imprint', /dose is high for the basket/],
+    ['soupy-puck', /harmless/],
+    ['uneven-spouts', /uneven bed/],
+    ['early-blonding', /gave out before the rest/],
+  ] as const)('read what stream and puck tell besides channels: %s', (sign, expected) => {
+    const withSign = ask({ shots: [everydayShot({ timeSeconds: 28, seen: [sign] })] });
+    expect(textOf(withSign, sign)).toMatch(expected);
+    // A word, not a lever: what is done stays what it was.
+    const without = ask({ shots: [everydayShot({ timeSeconds: 28 })] });
+    expect([withSign.action, withSign.settings]).toEqual([without.action, without.settings]);
+  });
+
+  it('leave to the clock why a gush paled early', () => {
+    const gush = everydayShot({ timeSeconds: 14, seen: ['gushing', 'early-blonding'] });
+    expect(codes({ shots: [gush] })).toContain('too-fast');
+    expect(codes({ shots: [gush] })).not.toContain('early-blonding');
+  });
+
   it.each([
     [-1.5, 'Sour and harsh in one cup points'],
     [0, 'A harsh cup that is not bitter points'],
@@ -280,6 +308,8 @@ describe('reasons', () => {
       expect(start({ start: undefined })[1]!.text).toMatch(
         /^Nothing is known of this grinder yet; .*Check a pinch between two fingers/,
       );
+      const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
+      expect(start({ start: undefined, grinder })[1]!.text).toMatch(/^No setting is known for this coffee yet; /);
     });
 
     it.each([

@@ -129,7 +129,7 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
       ? `Between the fingers it was ${felt === 'too-coarse' ? 'too coarse, like sand' : 'too fine, like flour'}: ${plainNumber(moved.from)} → ${plainNumber(moved.to)} before a shot is wasted.`
       : request.start?.grind != null
         ? `Grind stays where the grinder stands, ${plainNumber(start.grind)}: the first shot tells which way to go.`
-        : `Nothing is known of this grinder yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
+        : `${request.grinder.logTimePerUnit ? 'No setting is known for this coffee' : 'Nothing is known of this grinder'} yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
   const heat =
     start.temperatureC === null
       ? ''

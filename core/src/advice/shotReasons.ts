@@ -1,4 +1,4 @@
-import type { TimerStart } from '../brew/types';
+import type { Sign, TimerStart } from '../brew/types';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
@@ -23,7 +23,7 @@ export function shotReasons(problem: Problem, decision: Decision, { last }: Evid
   const time =
     last.timeSeconds === null ? glimpseReason(last) : stage === 'surprise' ? null : timeReason(problem, last);
   const cup = last.taste && stage !== 'spoilt' && stage !== 'tight' ? cupReasons(problem, decision) : [];
-  return time ? [time, ...cup] : cup;
+  return [...(time ? [time] : []), ...cup, ...signReasons(last)];
 }
 
 function timeReason({ request }: Problem, { timeSeconds, clockSeconds, clock, measured }: Pour): Reason {
@@ -43,6 +43,26 @@ function glimpseReason({ seen }: Pour): Reason | null {
   if (seen.includes('dripping'))
     return { code: 'too-slow', text: 'Nobody timed it, but it only dripped: too fine, or too much coffee.' };
   return null;
+}
+
+/**
+ * What stream and puck tell besides channels (which decide by themselves) and gushes or drips (which the clock tells better): nothing
+ * to turn a lever for, but worth a word.
+ */
+const SIGNS_SAY: Partial<Record<Sign, string>> = {
+  'early-blonding': 'It paled early: part of the bed gave out before the rest. Distribute with care.',
+  'uneven-spouts': 'Uneven spouts tell of an uneven bed, unless one merely ran first. Distribute with care.',
+  'soupy-puck': 'A soupy puck means little coffee for this basket: harmless.',
+  'screen-imprint':
+    'The screen printed on the puck: this dose is high for the basket. Find the dose anew before the card is written.',
+};
+
+function signReasons({ seen }: Pour): Reason[] {
+  const isExplained = seen.includes('gushing');
+  return seen.flatMap((sign) => {
+    const text = SIGNS_SAY[sign];
+    return text === undefined || (isExplained && sign === 'early-blonding') ? [] : [{ code: sign, text }];
+  });
 }
 
 /** What the last cup tasted of, and what the move at hand does about it. */

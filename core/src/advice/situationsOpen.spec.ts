@@ -117,7 +117,7 @@ const SITUATIONS: Situation[] = [
   {
     name: 'liked three times outside the tolerated range, where time is an outcome: done',
     ask: { ...open, shots: [18, 18.5, 18.2].map((seconds) => inTheOpen(seconds, sweet)) },
-    expect: (a) => a.action === 'dialled' && a.why.some(({ text }) => /almost surely/.test(text)),
+    expect: (a) => a.action === 'dialled' && a.why.some(({ text }) => /almost certain/.test(text)),
   },
   {
     name: 'liked once outside the tolerated range, where time is an outcome: again, not finer',

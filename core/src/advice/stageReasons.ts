@@ -60,13 +60,14 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
     case 'no-effect': {
       const { expectedSeconds, seenSeconds } = evidence.missing!;
       const way = (by: number): string => `${seconds(Math.abs(by))} ${by > 0 ? 'slower' : 'faster'}`;
+      const by = problem.request.grinder.logTimePerUnit ? 'on this grinder' : 'by rule of thumb';
       const isBackwards = expectedSeconds * seenSeconds < 0 && Math.abs(seenSeconds) >= 1;
       return [
         {
           code: 'no-effect',
           text: isBackwards
             ? `${change} is ${expectedSeconds > 0 ? 'finer' : 'coarser'}, and yet the shot ran ${way(seenSeconds)}.`
-            : `${change} should have made the shot about ${way(expectedSeconds)} on this grinder and hardly did.`,
+            : `${change} should have made the shot about ${way(expectedSeconds)} ${by} and hardly did.`,
         },
         {
           code: 'suspects',

@@ -3,12 +3,12 @@ import { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 
 describe('words', () => {
   it.each([
-    [0, 'hardly ever'],
+    [0, 'very unlikely'],
     [0.21, '1 in 5'],
     [0.5, '1 in 2'],
     [0.66, '2 in 3'],
     [0.81, '4 in 5'],
-    [0.97, 'almost surely'],
+    [0.97, 'almost certain'],
   ])('odds of %p are “%s”', (probability, words) => expect(oddsInWords(probability)).toBe(words));
 
   it('never say odds further than a tenth from the truth', () => {

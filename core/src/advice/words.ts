@@ -5,8 +5,8 @@ export function plainNumber(value: number, decimals = 2): string {
 
 /** "4 in 5": a probability as people say it. */
 export function oddsInWords(probability: number): string {
-  if (probability >= 0.95) return 'almost surely';
-  if (probability <= 0.05) return 'hardly ever';
+  if (probability >= 0.95) return 'almost certain';
+  if (probability <= 0.05) return 'very unlikely';
   const fractions = [
     [1, 10],
     [1, 5],
