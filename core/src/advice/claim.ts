@@ -1,3 +1,4 @@
+import type { Roast } from '../brew/types';
 import { isSurprising, type Evidence } from './evidence';
 import type { Outlook } from './particles';
 import { GRACE_SECONDS, HARSH, isInTime, type Pour, type Problem } from './problem';
@@ -23,6 +24,9 @@ const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.25;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
+/** Marked this of ten for sweetness, a light roast may be bright. */
+const SWEET = 7;
+const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light']);
 /** Share of the time by which a puck alone strays. */
 export const PUCK_STRAYS = 0.05;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
@@ -63,7 +67,9 @@ export function costOfClaim({ pours }: Problem, here: Outlook): number {
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
 export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  const tasted = sound.some((pour) => pour.taste?.balance != null || pour.taste?.overall != null);
+  // One mark of ten alone does not say what of: it takes a second, or a word of the balance.
+  const marked = sound.filter(({ taste }) => taste?.overall != null);
+  const tasted = marked.length > 1 || sound.some(({ taste }) => taste?.balance != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
@@ -71,6 +77,13 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
+}
+
+/** The time is right, the cup was marked low, and nobody said whether sour or bitter, thin or heavy: no lever can be chosen by that. */
+export function isUnnamed(problem: Problem, { last, sameSettings }: Evidence): boolean {
+  const isNamed = sameSettings.some(({ taste }) => taste?.balance != null || taste?.body != null);
+  if (isNamed || last.taste?.overall == null || isLiked(last)) return false;
+  return problem.method.timeIs === 'outcome' || isInTime(problem, last);
 }
 
 /** Belief that these settings are right; by taste alone where time is an outcome. */
@@ -157,13 +170,25 @@ export function isLiked({ taste }: Pour): boolean {
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
 export function readsRight(problem: Problem, pour: Pour, graceSeconds = GRACE_SECONDS): boolean {
-  return tastesRight(problem, [pour]) && (problem.method.timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
+  const isAsWanted = tastesRight(problem, [pour]) || isBright(problem, pour);
+  return isAsWanted && (problem.method.timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
+}
+
+/** The acidity of a light roast is no fault where sweetness balances it: called sour, though not plainly, sweet, and gladly served. */
+export function isBright(problem: Problem, pour: Pour): boolean {
+  const { balance, sweetness, overall } = pour.taste ?? {};
+  if (balance == null || balance >= problem.request.target.balance) return false;
+  const isSweet = (sweetness ?? 0) >= SWEET && (overall ?? 0) >= GLADLY;
+  const isPlain = plainMiss(problem, [pour], 'balance') !== 0;
+  return isSweet && !isPlain && isWithin(problem, [pour], 'body') && BRIGHT_ROASTS.has(problem.request.coffee.roast);
 }
 
 /** The cups, taken together, were called as wanted: within tolerance, give or take a tenth for a person's own target. */
 export function tastesRight(problem: Problem, pours: readonly Pour[]): boolean {
   if (tastedMiss(problem, pours, 'balance') === null) return false;
-  return TASTE_SCALES.every(
-    (scale) => Math.abs(tastedMiss(problem, pours, scale) ?? 0) <= problem.method.tolerance[scale] + 0.1,
-  );
+  return TASTE_SCALES.every((scale) => isWithin(problem, pours, scale));
+}
+
+function isWithin(problem: Problem, pours: readonly Pour[], scale: TasteScale): boolean {
+  return Math.abs(tastedMiss(problem, pours, scale) ?? 0) <= problem.method.tolerance[scale] + 0.1;
 }

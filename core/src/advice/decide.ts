@@ -5,6 +5,7 @@ import {
   isLiked,
   isTooTight,
   isToConfirm,
+  isUnnamed,
   mayClaim,
   mustPrepare,
   PATIENCE,
@@ -58,6 +59,7 @@ export type Stage =
   | 'tight'
   | 'surprise'
   | 'blank'
+  | 'unnamed'
   | 'unpurged'
   | 'excused'
   | 'strayed'
@@ -121,6 +123,7 @@ export function decide(problem: Problem, seed: string): Decision {
   if (mustPrepare(problem, evidence, still.outlook)) return stay('prepare', 'spoilt');
   if (evidence.unpurged) return stay('repeat', 'unpurged');
   if (evidence.isBlank) return stay('repeat', 'blank');
+  if (isUnnamed(problem, evidence)) return stay('repeat', 'unnamed');
   if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
   if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_WEIGHING) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);

@@ -33,10 +33,9 @@ export interface Reading {
 /** Puck preparation moves the puck's part of the time by about 5 %; hand and clock add half a second. */
 export const PUCK_SD = 0.06;
 const CLOCK_SD_SECONDS = 0.5;
-/** Without a clock: a gush takes about so much of the window's beginning, a drip so much of its end, give or take a share [assumption]. */
-const GUSHED = 0.65;
-const DRIPPED = 1.5;
-const GLIMPSE_SHARE = 0.25;
+/** Without a clock: about so much of the window's beginning where it gushed, of its end where it only dripped, and the spread [assumption]. */
+const GUSHED = { mean: 0.65, sd: 0.16 };
+const DRIPPED = { mean: 1.5, sd: 0.2 };
 /** A tongue reports to ±0.4 in halves, and the puck's own stray of 5 % moves the cup by ±0.2. */
 export const TASTE_SD = 0.46;
 /** The same where a clock told how far the puck strayed. */
@@ -118,7 +117,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     parts.push(part);
   };
   const glimpsed = pour.clockSeconds === null ? glimpsedTime(problem, pour) : null;
-  add(pour.clockSeconds ?? glimpsed, glimpsed === null ? measuredTimeSd(pour) : GLIMPSE_SHARE * glimpsed, 'time');
+  add(pour.clockSeconds ?? glimpsed?.mean, glimpsed?.sd ?? measuredTimeSd(pour), 'time');
   if (frame.clock !== 'first-drip') add(pour.firstDripSeconds, 1.2 * doubtOf(pour), 'drip');
   add(taste?.balance, tasteSd, 'balance');
   add(taste?.body, tasteSd, 'body');
@@ -147,11 +146,11 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   return reading;
 }
 
-/** What an eye makes of a shot nobody timed: far too fast where it gushed, far too slow where it only dripped, s. */
-function glimpsedTime({ request }: Problem, { seen }: Pour): number | null {
+/** What an eye makes of a shot nobody timed: far too fast where it gushed, far too slow where it only dripped; mean and spread, s. */
+function glimpsedTime({ request }: Problem, { seen }: Pour): { mean: number; sd: number } | null {
   const { min, max } = request.target.timeSeconds;
-  if (seen.includes('gushing')) return GUSHED * min;
-  return seen.includes('dripping') ? DRIPPED * max : null;
+  if (seen.includes('gushing')) return { mean: GUSHED.mean * min, sd: GUSHED.sd * min };
+  return seen.includes('dripping') ? { mean: DRIPPED.mean * max, sd: DRIPPED.sd * max } : null;
 }
 
 function geometryOfPour(frame: Frame, pour: Pour): Geometry {

@@ -1,6 +1,7 @@
 import type { Sign, TimerStart } from '../brew/types';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
+import { isBright } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { meanOf } from './particles';
@@ -72,7 +73,7 @@ function cupReasons(problem: Problem, decision: Decision): Reason[] {
   const reasons: Reason[] = [];
   if (balance != null) {
     const off = balance - target.balance;
-    const way = Math.abs(off) > TELLS ? balanceRemedy(decision, off < 0) : '';
+    const way = Math.abs(off) > TELLS ? balanceRemedy(problem, decision, off < 0) : '';
     const code = off < -TELLS ? 'sour' : off > TELLS ? 'bitter' : 'balanced';
     reasons.push({ code, text: `It tasted ${balanceWord(balance)}${way}.` });
   }
@@ -85,8 +86,11 @@ function cupReasons(problem: Problem, decision: Decision): Reason[] {
 }
 
 /** What the cup asks for is said only beside a move that gives it: beside "the same again" it would contradict itself. */
-function balanceRemedy({ action, stage, chosen, here }: Decision, isSour: boolean): string {
-  if (action !== 'change') return '';
+function balanceRemedy(problem: Problem, decision: Decision, isSour: boolean): string {
+  const { action, stage, chosen, here } = decision;
+  if (action !== 'change') {
+    return isBright(problem, decision.evidence!.last) ? ', but sweet: bright, as a light roast may be' : '';
+  }
   const isMended = meanOf(chosen.outlook.balance) > meanOf(here.balance) === isSour;
   if (isMended) return `: it needs ${isSour ? 'more' : 'less'} extraction`;
   return stage === 'window' ? ': the time comes first' : '';

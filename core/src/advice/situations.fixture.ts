@@ -23,7 +23,7 @@ export const does =
 
 export const tasting = (balance: number, body = 0, more: object = {}) => ({ balance, body, dryness: 0, ...more });
 export const sweet = tasting(0, 0, { sweetness: 7.5, overall: 8.5 });
-export const shot = (timeSeconds: number, taste: Shot['taste'] = sweet, more: Shot = {}): Shot =>
+export const shot = (timeSeconds: number | null, taste: Shot['taste'] = sweet, more: Shot = {}): Shot =>
   everydayShot({ timeSeconds, taste, ...more });
 
 export const grinder = everydayRequest().grinder;

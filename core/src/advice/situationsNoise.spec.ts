@@ -184,6 +184,46 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' && a.why.some(({ code }) => code === 'nothing-measured'),
   },
   {
+    name: 'marked three of ten, and nobody said of what: again, and named, not turned on a guess',
+    ask: { ...walk, shots: [shot(30, { overall: 3 }), shot(30, { overall: 3 })] },
+    expect: (a) => a.action === 'repeat' && a.why[0]!.text.startsWith('Marked 3 of 10, and nobody said of what'),
+  },
+  {
+    name: 'marked low without a word and far too fast: the clock says enough',
+    ask: { ...walk, shots: [shot(19, { overall: 3 })] },
+    expect: finer,
+  },
+  {
+    name: 'one mark of nine without a word of the balance: once more before the card is written',
+    ask: { ...walk, shots: [shot(30, { overall: 9 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'two marks of nine: the card',
+    ask: { ...walk, shots: [shot(30, { overall: 9 }), shot(30, { overall: 9 })] },
+    expect: does('dialled'),
+  },
+  {
+    name: 'only dripped, and nobody held a clock: a bold step coarser, as bold as finer after a gush',
+    ask: { ...walk, shots: [shot(null, null, { seen: ['dripping'] })] },
+    expect: (a) => coarser(a) && a.settings.grind - 14 >= 2.5,
+  },
+  {
+    name: 'gushed, and nobody held a clock: a bold step finer',
+    ask: { ...walk, shots: [shot(null, null, { seen: ['gushing'] })] },
+    expect: (a) => finer(a) && 14 - a.settings.grind >= 2.5,
+  },
+  {
+    name: 'a strange grinder that did not answer at all: the purge is suspected before the grinder',
+    ask: { ...walk, grinder, shots: [shot(22, tasting(-1, -1)), shot(22, tasting(-1, -1), { grind: 11 })] },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /by rule of thumb and hardly did/.test(text)),
+  },
+  {
+    name: 'a strange grinder that answered a little: further, without waiting',
+    ask: { ...walk, grinder, shots: [shot(22, tasting(-1, -1)), shot(23.5, tasting(-1, -1), { grind: 11 })] },
+    expect: finer,
+  },
+  {
     name: 'sour, then bitter, at the same settings and time: a third cup decides',
     ask: { ...walk, shots: [shot(30, tasting(-1.5)), shot(30, tasting(1.5))] },
     expect: does('repeat'),

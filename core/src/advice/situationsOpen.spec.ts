@@ -24,6 +24,7 @@ const inTheOpen = (timeSeconds: number, taste: Shot['taste'], more: Shot = {}): 
     planned: { doseGrams: 18, yieldGrams: more.yieldGrams ?? 45 },
   });
 const open = { ...light, target: openTarget };
+const bright = tasting(-1, 0, { sweetness: 8, overall: 8.5 });
 
 const SITUATIONS: Situation[] = [
   {
@@ -123,6 +124,33 @@ const SITUATIONS: Situation[] = [
     name: 'liked once outside the tolerated range, where time is an outcome: again, not finer',
     ask: { ...open, shots: [inTheOpen(18, sweet)] },
     expect: does('repeat'),
+  },
+  {
+    name: 'bright twice, sweet and gladly served: acidity is no fault, once more',
+    ask: { ...open, shots: [28, 27].map((seconds) => inTheOpen(seconds, bright)) },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /sour, but sweet: bright/.test(text)),
+  },
+  {
+    name: 'bright three times: done, and the card owns up to the acidity',
+    ask: { ...open, shots: [28, 27, 27.5].map((seconds) => inTheOpen(seconds, bright)) },
+    expect: does('dialled'),
+  },
+  {
+    name: 'as sour, but not sweet: a fault that is mended',
+    ask: {
+      ...open,
+      shots: [28, 27].map((seconds) => inTheOpen(seconds, { ...bright, sweetness: 5, overall: 5.5 })),
+    },
+    expect: (a) => a.action === 'change' && a.expect.balance.mean > -0.9,
+  },
+  {
+    name: 'as sour and as sweet from a dark roast: a fault that is mended',
+    ask: {
+      ...open,
+      coffee: { roast: 'dark' },
+      shots: [28, 27].map((seconds) => inTheOpen(seconds, bright)),
+    },
+    expect: does('change'),
   },
 ];
 

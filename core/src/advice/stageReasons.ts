@@ -46,6 +46,13 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
           text: 'Nobody timed or tasted this shot, so it says nothing yet: the same again, with a clock and a spoon.',
         },
       ];
+    case 'unnamed':
+      return [
+        {
+          code: 'unnamed',
+          text: `Marked ${plainNumber(last.taste!.overall!, 1)} of 10, and nobody said of what: the same again, and taste whether it is sour or bitter, thin or heavy.`,
+        },
+      ];
     case 'surprise': {
       const { expectedSeconds, sigmas } = evidence.surprise!;
       const side = sigmas > 0 ? 'slower' : 'faster';
