@@ -1,7 +1,7 @@
 import type { Roast } from '../brew/types';
-import { isSurprising, type Evidence } from './evidence';
+import { isSurprising, missedRecipe, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { GRACE_SECONDS, HARSH, isInTime, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, HARSH, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -27,8 +27,6 @@ const GLADLY = 8;
 /** Marked this of ten for sweetness, a light roast may be bright. */
 const SWEET = 7;
 const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light']);
-/** Share of the time by which a puck alone strays. */
-export const PUCK_STRAYS = 0.05;
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
 /** Spoilt pucks in a row that are put down to preparation. */
@@ -75,6 +73,8 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
+  // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
+  if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
 }

@@ -111,13 +111,18 @@ function isOddAfterSeries(problem: Problem, last: Pour, sameSettings: readonly P
   return !isInTime(problem, last) && series.length === SERIES && series.every((pour) => isInTime(problem, pour, 0));
 }
 
-function strayedBy({ planned, measured, hand }: Pour): Evidence['strayed'] {
+function strayedBy({ planned, measured, hand }: Pour, share = 1): Evidence['strayed'] {
   // Struck level and read in a glass: such misses are the measuring's, and its doubt is reckoned with already.
   if (hand.time > 0) return null;
   const isFar = (variable: 'doseGrams' | 'yieldGrams'): boolean =>
-    Math.abs(Math.log(measured[variable] / planned[variable])) > STRAYED[variable];
+    Math.abs(Math.log(measured[variable] / planned[variable])) > share * STRAYED[variable];
   if (isFar('doseGrams')) return 'doseGrams';
   return isFar('yieldGrams') ? 'yieldGrams' : null;
+}
+
+/** Half as far off as what is pulled again for it: too far for a claim on this shot alone. */
+export function missedRecipe(pour: Pour): boolean {
+  return strayedBy(pour, 0.5) !== null;
 }
 
 /**

@@ -1,19 +1,11 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
-import {
-  isTooTight,
-  plainMiss,
-  PUCK_STRAYS,
-  tastedMiss,
-  tastesPlainlyOff,
-  tastesRight,
-  type TasteScale,
-} from './claim';
+import { isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, tastesRight, type TasteScale } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import { GRACE_SECONDS, isInTime, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;

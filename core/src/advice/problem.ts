@@ -10,6 +10,8 @@ import type { AdviceShot, ValidAdviceRequest } from './request';
 
 /** A setting is right when its noise-free shot lies in the window or so little beside it. */
 export const GRACE_SECONDS = 0.5;
+/** Share of the time by which a puck alone strays. */
+export const PUCK_STRAYS = 0.05;
 
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {
@@ -88,16 +90,18 @@ export function readProblem(request: ValidAdviceRequest): Problem {
           temperatureScale,
         );
   const { minGrams, maxGrams } = doseRoom(request.basket);
+  const doseGrams = roundTo(clamp(request.target.doseGrams, minGrams, maxGrams), 1);
   const start: Settings = {
     grind: snap(request.start?.grind ?? request.shots[0]?.grind ?? guessGrind(grindScale, finerSign), grindScale),
-    doseGrams: roundTo(clamp(request.target.doseGrams, minGrams, maxGrams), 1),
-    yieldGrams: request.target.yieldGrams,
+    doseGrams,
+    // Where the basket holds another dose than was asked for, the ratio stays.
+    yieldGrams: roundTo((request.target.yieldGrams * doseGrams) / request.target.doseGrams, 1),
     temperatureC,
   };
   const basket = { ...request.basket, minGrams, maxGrams };
   const complete = { ...request, basket };
   const hand = handOf(request);
-  const pours = markStale(readPours(complete, start, hand, method.leadSeconds));
+  const pours = markStale(readPours({ ...complete, method }, start, hand));
   return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
 }
 
@@ -137,7 +141,8 @@ function guessGrind(scale: Scale, finerSign: 1 | -1): number {
   return finest + fromFine * (coarsest - finest);
 }
 
-function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand, usualLead: number): Pour[] {
+function readPours(request: ValidAdviceRequest & { method: Method }, start: Settings, hand: Hand): Pour[] {
+  const { method } = request;
   let before = start;
   return request.shots.map((shot, index) => {
     const planned: Settings = {
@@ -154,12 +159,14 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand, usu
     };
     const seen = shot.seen ?? [];
     const cause = shot.cause ?? null;
-    const isMuddled = tastesMuddled(request, shot);
+    const clock = readClock(request, shot, method.leadSeconds);
+    const isShort = method.timeIs === 'target' && isTooShort(request, clock.timeSeconds);
+    const isMuddled = tastesMuddled(request, shot, isShort);
     const channelled = isMuddled || cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
     const pour: Pour = {
       planned,
       measured,
-      ...readClock(request, shot, usualLead),
+      ...clock,
       firstDripSeconds: shot.firstDripSeconds ?? null,
       seen,
       channelled,
@@ -178,10 +185,16 @@ function readPours(request: ValidAdviceRequest, start: Settings, hand: Hand, usu
   });
 }
 
-function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot): boolean {
+/** Harsh and sour, harsh though not bitter, or harsh though the water had no time to draw out too much. */
+function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot, isShort: boolean): boolean {
   if (taste?.balance == null || taste.dryness == null) return false;
   const off = taste.balance - target.balance;
-  return taste.dryness >= (off <= -1 ? HARSH.sour : HARSH.balanced) && off <= 0.5;
+  return taste.dryness >= (off <= -1 ? HARSH.sour : HARSH.balanced) && (off <= 0.5 || isShort);
+}
+
+/** Further short of the window than a puck alone strays. */
+function isTooShort({ target }: ValidAdviceRequest, timeSeconds: number | null): boolean {
+  return timeSeconds !== null && timeSeconds < (1 - PUCK_STRAYS) * target.timeSeconds.min;
 }
 
 /**

@@ -304,6 +304,25 @@ describe('reasons', () => {
       );
     });
 
+    it('tell of a coffee that is not in its best days, and of no other', () => {
+      const told = (ageDays: number | null) =>
+        start({ coffee: { roast: 'medium', ageDays } })
+          .map(({ text }) => text)
+          .find((text) => text.includes('after roasting'));
+      expect(told(3)).toMatch(/^3 days after roasting\. It is still full of gas/);
+      expect(told(60)).toMatch(/past its best/);
+      expect([told(14), told(null)]).toEqual([undefined, undefined]);
+    });
+
+    it.each([
+      [{ nominalGrams: 16, minGrams: 14, maxGrams: 17 }, '17 g in, 34 g out', 'holds no more than 17 g'],
+      [{ nominalGrams: 22, minGrams: 20, maxGrams: 24 }, '20 g in, 40 g out', 'wants no less than 20 g'],
+    ])('keep the ratio where the basket has the last word on the dose', (basket, recipe, why) => {
+      const reasons = start({ basket });
+      expect(reasons[0]!.text).toContain(`${recipe} is 1:2`);
+      expect(textOf({ why: reasons }, 'basket')).toContain(why);
+    });
+
     it('send whoever names no setting to a pinch between the fingers', () => {
       expect(start({ start: undefined })[1]!.text).toMatch(
         /^Nothing is known of this grinder yet; .*Check a pinch between two fingers/,

@@ -1,3 +1,4 @@
+import { restAt } from '../coffee/rest';
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
 import { CLAIM_AT_LEAST, rightBy } from './claim';
@@ -121,7 +122,7 @@ function moveReasons({ action, stage, chosen, here, posterior }: Decision, expec
 
 function startReasons(problem: Problem, settings: Settings, expect: Expectation): Reason[] {
   const { request, start, method } = problem;
-  const ratio = plainNumber(request.target.yieldGrams / request.target.doseGrams, 1);
+  const ratio = plainNumber(start.yieldGrams / start.doseGrams, 1);
   const felt = request.start?.handCheck ?? null;
   const moved = changesBetween(start, settings).find(({ variable }) => variable === 'grind');
   const where =
@@ -140,12 +141,32 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
       code: 'method',
       text: `${method.name}: ${plainNumber(start.doseGrams)} g in, ${plainNumber(start.yieldGrams)} g out is 1:${ratio}, in ${min}–${max} s.${heat}`,
     },
+    ...doseReason(problem),
+    ...restReason(problem),
     { code: 'start', text: where },
     {
       code: 'odds',
       text: `A first guess: anything from ${plainNumber(expect.timeSeconds.p10, 0)} to ${plainNumber(expect.timeSeconds.p90, 0)} s would not surprise.`,
     },
   ];
+}
+
+/** The basket has the last word on the dose. */
+function doseReason({ request, start }: Problem): Reason[] {
+  const wanted = request.target.doseGrams;
+  if (Math.abs(wanted - start.doseGrams) < 0.05) return [];
+  const room = wanted > start.doseGrams ? 'holds no more than' : 'wants no less than';
+  const text = `${plainNumber(wanted, 1)} g was asked for, and this basket ${room} ${plainNumber(start.doseGrams, 1)} g: the ratio stays.`;
+  return [{ code: 'basket', text }];
+}
+
+/** Nothing is said of a coffee in its best days. */
+function restReason({ request }: Problem): Reason[] {
+  const { ageDays, roast } = request.coffee;
+  if (ageDays == null) return [];
+  const { phase, reason } = restAt(ageDays, roast);
+  if (phase === 'best') return [];
+  return [{ code: phase, text: `${plainNumber(ageDays, 0)} days after roasting. ${reason}` }];
 }
 
 function capital(text: string): string {

@@ -224,6 +224,29 @@ const SITUATIONS: Situation[] = [
     expect: finer,
   },
   {
+    name: 'bitter and harsh from a shot far too short: water went round the coffee, so the bed first',
+    ask: { ...walk, shots: [shot(21, tasting(1.5, -1, { dryness: 2, overall: 4 }))] },
+    expect: (a) => a.action === 'prepare' && a.why[0]!.text.startsWith('A harsh cup from so short a shot'),
+  },
+  {
+    name: 'the same twice: the time, without a third try',
+    ask: {
+      ...walk,
+      shots: [21, 21.5].map((seconds) => shot(seconds, tasting(1.5, -1, { dryness: 2, overall: 4 }))),
+    },
+    expect: finer,
+  },
+  {
+    name: 'bitter and harsh from a slow shot: drawn out too far, so coarser',
+    ask: { ...walk, shots: [shot(40, tasting(1.5, 1, { dryness: 2, overall: 4 }))] },
+    expect: coarser,
+  },
+  {
+    name: 'one good cup, stopped three grams late: the recipe itself was not tasted yet',
+    ask: { ...walk, shots: [shot(32, sweet, { yieldGrams: 39 })] },
+    expect: does('repeat'),
+  },
+  {
     name: 'sour, then bitter, at the same settings and time: a third cup decides',
     ask: { ...walk, shots: [shot(30, tasting(-1.5)), shot(30, tasting(1.5))] },
     expect: does('repeat'),

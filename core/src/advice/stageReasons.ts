@@ -105,10 +105,13 @@ function spoiltText(problem: Problem, decision: Decision): string {
   const { evidence } = decision;
   const { last, spoilt, spoiltInARow } = evidence!;
   if (spoilt === 'muddled') {
+    const off = last.taste!.balance! - problem.request.target.balance;
     const cup =
-      last.taste!.balance! - problem.request.target.balance <= -1
-        ? 'Sour and harsh in one cup points'
-        : 'A harsh cup that is not bitter points';
+      off > 0.5
+        ? 'A harsh cup from so short a shot points'
+        : off > -1
+          ? 'A harsh cup that is not bitter points'
+          : 'Sour and harsh in one cup points';
     return `${cup} to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.`;
   }
   const seen = last.seen.map((sign) => SIGN_LABELS[sign]).join(', ');

@@ -91,6 +91,12 @@ export function restOf(days: {
   };
 }
 
+/** The phase of a coffee so many days old, and what that means for whoever dials it in. */
+export function restAt(ageDays: number, roast: Roast): { phase: RestPhase; reason: string } {
+  const phase = phaseAt(ageDays, BANDS[roast]);
+  return { phase, reason: WHY[phase] };
+}
+
 function phaseAt(age: number, band: RestBand): RestPhase {
   if (age < band.settlesDay) return 'too-fresh';
   if (age < band.bestFromDay) return 'settling';
