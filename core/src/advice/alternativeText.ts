@@ -1,6 +1,6 @@
 import type { Change, Expectation, Settings } from './answer';
 import { changesBetween } from './changes';
-import type { Choice } from './decide';
+import type { Choice } from './choice';
 import type { Problem } from './problem';
 import { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 

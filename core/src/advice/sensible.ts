@@ -1,5 +1,5 @@
 import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
-import type { Choice } from './decide';
+import type { Choice } from './choice';
 import type { Evidence } from './evidence';
 import { lackOf, WINDOW_DOUBT } from './levers';
 import type { Outlook } from './particles';

@@ -1,0 +1,78 @@
+import type { Choice } from './choice';
+import { PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
+import type { Evidence } from './evidence';
+import { goalsOf } from './goals';
+import { isEarly, WINDOW_DOUBT, type Plan } from './levers';
+import { shotsToGo } from './lookAhead';
+import type { Mixture } from './mixture';
+import type { Outlook, Particles } from './particles';
+import type { Problem } from './problem';
+import { sensibleMoves } from './sensible';
+
+const SHORTLIST = 6;
+/** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
+const COFFEE_PRICE = 0.08;
+const ORDER_PRICE = 0.06;
+/** The same where a school begins with temperature and leaves the grind to the end: longer before finer, while the time is tolerated. */
+const STRICT_ORDER_PRICE = 2;
+const DISTANCE_PRICE = 0.3;
+/** Price of the last lever before the others were given a chance. */
+const EARLY_PRICE = 0.6;
+/** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
+const WHOLE_CUP_SD = 0.35;
+/** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
+const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
+/** Settings believed in less than this are changed, not pulled again for certainty. */
+const WORTH_REPEATING = 0.3;
+/** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
+const WORTH_STAYING = 0.6;
+
+/** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
+export function rank(
+  problem: Problem,
+  evidence: Evidence,
+  mixture: Mixture,
+  particles: Particles,
+  still: Choice,
+  candidates: Choice[],
+  plan: Plan,
+): Choice[] {
+  const { levers, stage } = plan;
+  const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
+  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  const worthIt = isWorthRepeating(problem, evidence, still.outlook);
+  const sensible = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
+  const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
+  const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
+  const next = [still, ...shortlist];
+  const costs = shotsToGo({
+    particles,
+    next: next.map((choice) => choice.outlook),
+    goals: goalsOf(problem, mixture.main, particles, still, candidates),
+    tasteSd: WHOLE_CUP_SD,
+  });
+  const coffee = (choice: Choice): number => {
+    const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
+    return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
+  };
+  const isStrict = problem.method.balanceOrder[0] === 'temperature' && still.outlook.windowShare >= WINDOW_DOUBT;
+  const orderPrice = isStrict ? STRICT_ORDER_PRICE : ORDER_PRICE;
+  next.forEach((choice, i) => {
+    const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
+    const inertia = choice === still ? 0 : fiddling;
+    const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
+    choice.shots = costs[i]!;
+    choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
+  });
+  const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
+  return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
+}
+
+/** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
+function isWorthRepeating(problem: Problem, { last, sameSettings }: Evidence, here: Outlook): boolean {
+  if (last.taste?.balance == null && last.taste?.overall == null) return true;
+  const sound = sameSettings.filter((pour) => pour.sound);
+  if (tastesPlainlyOff(problem, sound)) return false;
+  const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
+  return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);
+}
