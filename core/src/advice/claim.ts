@@ -1,7 +1,7 @@
 import type { Roast } from '../brew/types';
 import { isSurprising, missedRecipe, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { GRACE_SECONDS, HARSH, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
+import { DRY, GRACE_SECONDS, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -15,7 +15,7 @@ export const CLAIM_AT_LEAST = 0.5;
 const LIKED_CLAIM_AT_LEAST = 0.25;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
 const GOOD_ENOUGH = 0.75;
-/** Further beyond tolerance than noise alone puts a right cup, points. */
+/** Further beyond tolerance than noise alone puts a right cup, points; of several, by their root less. */
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.6;
@@ -29,12 +29,14 @@ const SWEET = 7;
 const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light']);
 /** After so many sound shots at the same settings one more tells little: it must be worth it. */
 export const PATIENCE = 2;
+/** A channel makes a shot faster by no more than this share of it: further short of the window it is too coarse besides. */
+const CHANNEL_SHARE = 0.3;
 /** Spoilt pucks in a row that are put down to preparation. */
 const MOST_PREPARED = { channels: 2, muddled: 1 };
 
 /**
  * Preparation before anything else: when channels come twice, when the cup is harsh without being bitter, or when a
- * channel alone explains a time outside the window. A third spoilt puck is not the hand's fault any more, and a shot that
+ * channel alone may explain a time outside the window. A third spoilt puck is not the hand's fault any more, and a shot that
  * is too slow in spite of a channel is too fine without it.
  */
 export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook): boolean {
@@ -42,8 +44,10 @@ export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook)
   const isOutside = here.windowShare <= 0.25;
   if (spoilt === null || spoiltInARow > MOST_PREPARED[spoilt]) return false;
   if (spoilt === 'muddled') return true;
-  if (isOutside && (last.timeSeconds ?? 0) > problem.request.target.timeSeconds.max) return false;
-  return spoiltInARow > 1 || !isOutside || isSurprising(evidence);
+  const { min, max } = problem.request.target.timeSeconds;
+  const seconds = last.timeSeconds ?? 0;
+  if (isOutside && seconds > max) return false;
+  return spoiltInARow > 1 || !isOutside || isSurprising(evidence) || seconds >= (1 - CHANNEL_SHARE) * min;
 }
 
 /**
@@ -71,6 +75,9 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  // Taken together, too, though a bright cup is not held against a light roast.
+  const dull = sound.filter((pour) => !isBright(problem, pour));
+  if (tastesPlainlyOff(problem, dull)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
   if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
@@ -114,7 +121,7 @@ function wouldServeAll(problem: Problem, sound: readonly Pour[]): boolean {
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
 function isPlainlyOff(problem: Problem, pour: Pour): boolean {
-  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= HARSH.balanced) return true;
+  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= DRY) return true;
   return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour);
 }
 
@@ -125,10 +132,12 @@ export function tastedMiss({ request }: Problem, pours: readonly Pour[], scale: 
   return tasted.reduce((sum, value) => sum + value, 0) / tasted.length - request.target[scale];
 }
 
-/** The same, but 0 where it is no more than noise alone puts a right cup off. */
+/** The same, but 0 where it is no more than noise alone puts right cups off: less, the more of them there are. */
 export function plainMiss(problem: Problem, pours: readonly Pour[], scale: TasteScale): number {
   const miss = tastedMiss(problem, pours, scale) ?? 0;
-  return Math.abs(miss) > problem.method.tolerance[scale] + PLAINLY ? miss : 0;
+  const tasted = pours.filter(({ taste }) => taste?.[scale] != null).length;
+  const noise = PLAINLY / Math.sqrt(Math.max(1, tasted));
+  return Math.abs(miss) > problem.method.tolerance[scale] + noise ? miss : 0;
 }
 
 export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): boolean {

@@ -3,7 +3,7 @@ import type { Lever } from '../method/Method';
 import type { Settings } from './answer';
 import { slopesOf } from './gradients';
 import { type Posterior } from './infer';
-import { measuredTimeSd, tailWeight, timeSd } from './readings';
+import { isMixture, measuredTimeSd, tailWeight, timeSd } from './readings';
 import { changesBetween } from './changes';
 import { directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
@@ -53,7 +53,9 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
   const { pours } = problem;
   const last = pours.at(-1);
   if (!last) return null;
-  const sameSettings = pours.filter((pour) => !pour.stale && isSame(pour.planned, last.planned));
+  // Old grounds in it make a shot one of other settings.
+  const isHere = (pour: Pour): boolean => !pour.stale && !isMixture(pour) && isSame(pour.planned, last.planned);
+  const sameSettings = pours.filter((pour) => pour === last || isHere(pour));
   return {
     last,
     spoilt: spoiltBy(last),

@@ -46,6 +46,19 @@ describe('legal moves', () => {
     expect(moves('dose', { basket })).toEqual([]);
   });
 
+  it.each([
+    [36, 54],
+    [54, 59.4],
+    [20, 32],
+  ])('end at a lungo, or a tenth beyond a recipe that is one: %d g of 18 asked for, %d g at most', (wanted, most) => {
+    const target = { ...everydayRequest().target, yieldGrams: wanted };
+    const yields = [from, { ...from, yieldGrams: Math.min(50, 1.4 * wanted) }].flatMap((at) =>
+      moves('yield', { target }, at).map(({ settings }) => settings.yieldGrams),
+    );
+    expect(Math.max(...yields)).toBeLessThanOrEqual(most);
+    expect(Math.max(...yields)).toBeGreaterThan(0.9 * most);
+  });
+
   it('go both ways, small steps first to be had', () => {
     const grinds = moves('grind').map(({ settings }) => settings.grind);
     expect(grinds).toContain(13.5);

@@ -18,6 +18,8 @@ const LARGEST_LOG_MOVE = 0.7;
 const YIELD_SHARES = [0.055, 0.08, 0.11, 0.14, 0.17, 0.2, 0.25];
 /** A grind move that changes the time by less than this is lost in the puck's own stray. */
 const SMALLEST_LOG_MOVE = 0.02;
+/** A lungo, 1:3: nobody who dials in goes longer, unless the recipe is near it already. */
+const LONGEST_RATIO = 3.001;
 const HEAT_STEPS_C = [1, 2];
 /** ±0.5 g is a lot: never more at once. */
 const DOSE_STEP_GRAMS = 0.5;
@@ -112,10 +114,13 @@ function both(sizes: readonly number[]): number[] {
   return sizes.flatMap((size) => [-size, size]);
 }
 
+/** Not too far from the recipe that was asked for, nor beyond a lungo unless that was asked for. */
 function plausibleRatio(problem: Problem, settings: Settings): boolean {
   const { target } = problem.request;
-  const relative = settings.yieldGrams / settings.doseGrams / (target.yieldGrams / target.doseGrams);
-  return settings.yieldGrams >= 1 && settings.yieldGrams <= 500 && relative > 0.6 && relative < 1.6;
+  const wanted = target.yieldGrams / target.doseGrams;
+  const ratio = settings.yieldGrams / settings.doseGrams;
+  if (settings.yieldGrams < 1 || settings.yieldGrams > 500) return false;
+  return ratio > 0.6 * wanted && ratio < Math.min(1.6 * wanted, Math.max(LONGEST_RATIO, 1.1 * wanted));
 }
 
 function legalGrind(problem: Problem, grind: number): number {

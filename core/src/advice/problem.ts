@@ -64,8 +64,8 @@ export interface Problem {
   pours: Pour[];
 }
 
-/** Dryness from here on is harsh, on the contract's scale of 3: in a sour cup, and in one that is neither sour nor bitter. */
-export const HARSH = { sour: 1.5, balanced: 2 };
+/** Dryness from here on is a fault, on the contract's scale of 3. */
+export const DRY = 1.5;
 /** So far, in ln of the time, must two shots in a row lie from the earlier ones at the same settings to be a shift, not noise. */
 const SHIFT = 0.12;
 const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
@@ -189,7 +189,7 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
 function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot, isShort: boolean): boolean {
   if (taste?.balance == null || taste.dryness == null) return false;
   const off = taste.balance - target.balance;
-  return taste.dryness >= (off <= -1 ? HARSH.sour : HARSH.balanced) && (off <= 0.5 || isShort);
+  return taste.dryness >= DRY && (off <= 0.5 || isShort);
 }
 
 /** Further short of the window than a puck alone strays. */

@@ -42,6 +42,24 @@ describe('reasons', () => {
     );
   });
 
+  it.each([
+    [{ grind: 12, temperatureC: 95 }, /^Grind and temperature were changed at once/],
+    [
+      { grind: 12, temperatureC: 95, planned: { doseGrams: 18, yieldGrams: 40 } },
+      /^Grind, yield and temperature were changed at once/,
+    ],
+  ])('tell a hasty hand that two levers teach nothing: %j', (change, expected) => {
+    const shots = [everydayShot({ timeSeconds: 22 }), everydayShot({ timeSeconds: 30, ...change })];
+    expect(textOf(ask({ shots }), 'two-at-once')).toMatch(expected);
+  });
+
+  it('say nothing of haste where dose and yield went in ratio, or one lever was turned', () => {
+    const after = (change: Parameters<typeof everydayShot>[0]) =>
+      codes({ shots: [everydayShot({ timeSeconds: 22 }), everydayShot({ timeSeconds: 26, ...change })] });
+    expect(after({ planned: { doseGrams: 18.5, yieldGrams: 37 } })).not.toContain('two-at-once');
+    expect(after({ grind: 12 })).not.toContain('two-at-once');
+  });
+
   it('say by what a grinder nobody knows should have answered', () => {
     const shots = [everydayShot({ timeSeconds: 20 }), everydayShot({ grind: 10, timeSeconds: 20 })];
     const { action, why } = ask({ shots });

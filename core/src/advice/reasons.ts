@@ -7,7 +7,7 @@ import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { isInTime, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
-import { driftReasons, stageReasons } from './stageReasons';
+import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { oddsInWords, plainNumber } from './words';
 
 /** Why this and not something else, naming the evidence in the user's own units. */
@@ -18,6 +18,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     ...stageReasons(problem, decision, evidence),
     ...driftReasons(problem, evidence),
     ...shotReasons(problem, decision, evidence),
+    ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
     ...moveReasons(decision, expect),

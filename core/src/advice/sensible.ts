@@ -22,7 +22,7 @@ export function sensibleMoves(
   const here = still.outlook;
   const { mending, isHarmless } = menders(problem, evidence, here, candidates);
   const nearer = mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled);
-  const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, here, choice);
+  const staysInside = (choice: Choice): boolean => !isTurnedOut(here, choice);
   if (nearer.length > 0) {
     const harmless = nearer.filter(isHarmless);
     return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
@@ -42,7 +42,7 @@ export function sensibleMoves(
 /** True when some move mends what the cup lacks more and keeps the time; or when nothing is lacking. */
 export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): boolean {
   const { mending, isLacking } = menders(problem, evidence, here, candidates);
-  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(problem, here, choice));
+  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(here, choice));
 }
 
 interface Menders {
@@ -73,11 +73,10 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
 
 /**
  * Grind brings the time into the window; for the taste it is not turned so far that the window is doubted again and it would have to
- * be brought back, if anything else will do.
+ * be brought back, if anything else will do. Nor out of the range that is tolerated, where time is an outcome.
  */
-function isTurnedOut({ method }: Problem, here: Outlook, { move, outlook }: Choice): boolean {
-  if (method.timeIs !== 'target' || move.lever !== 'grind') return false;
-  return outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
+function isTurnedOut(here: Outlook, { move, outlook }: Choice): boolean {
+  return move.lever === 'grind' && outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
 }
 
 /** The first list that has anything in it. */

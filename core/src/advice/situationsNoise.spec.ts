@@ -1,6 +1,18 @@
 import type { Advice } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { finer, coarser, does, tasting, sweet, shot, grinder, walk, judge, type Situation } from './situations.fixture';
+import {
+  variables,
+  finer,
+  coarser,
+  does,
+  tasting,
+  sweet,
+  shot,
+  grinder,
+  walk,
+  judge,
+  type Situation,
+} from './situations.fixture';
 
 const SITUATIONS: Situation[] = [
   {
@@ -245,6 +257,51 @@ const SITUATIONS: Situation[] = [
     name: 'one good cup, stopped three grams late: the recipe itself was not tasted yet',
     ask: { ...walk, shots: [shot(32, sweet, { yieldGrams: 39 })] },
     expect: does('repeat'),
+  },
+  {
+    name: 'spurts and short by a quarter, at the first pull: the bed first, it says little of the grind',
+    ask: { ...walk, shots: [shot(20.5, tasting(-1.5, -1), { seen: ['spurts'] })] },
+    expect: does('prepare'),
+  },
+  {
+    name: 'spurts and a mere third of the time: too coarse besides',
+    ask: { ...walk, shots: [shot(10, tasting(-2, -2), { seen: ['spurts'] })] },
+    expect: finer,
+  },
+  {
+    name: 'dry though neither sour nor bitter: the bed first, then coarser',
+    ask: { ...walk, shots: [shot(30, tasting(0, 0, { dryness: 1.5 }))] },
+    expect: (a) => a.action === 'prepare' && a.why[0]!.text.startsWith('A dry cup that is not bitter'),
+  },
+  {
+    name: 'dry a second time, with care: coarser',
+    ask: { ...walk, shots: [30, 30].map((seconds) => shot(seconds, tasting(0, 0, { dryness: 1.5 }))) },
+    expect: coarser,
+  },
+  {
+    name: 'liked at settings that stood once unpurged and once purged: it stood once, so again',
+    ask: {
+      ...walk,
+      shots: [
+        shot(22, tasting(-1, -1)),
+        shot(25, tasting(-1), { grind: 12, purged: false }),
+        shot(27.5, tasting(-0.5, 0, { overall: 7.5, sweetness: 7 }), { grind: 12 }),
+      ],
+    },
+    expect: does('repeat'),
+  },
+  {
+    name: 'bitter twice where it was sour twice a step finer: another lever, not a card for a bitter cup',
+    ask: {
+      ...walk,
+      shots: [
+        shot(32, tasting(-1, 0, { overall: 6 })),
+        shot(28, tasting(1, 0, { overall: 6 }), { grind: 14.5 }),
+        shot(32, tasting(-1, 0, { overall: 6 })),
+        shot(28, tasting(1, 0, { overall: 6 }), { grind: 14.5 }),
+      ],
+    },
+    expect: (a) => a.action === 'change' && variables(a) !== 'grind',
   },
   {
     name: 'sour, then bitter, at the same settings and time: a third cup decides',

@@ -126,6 +126,18 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
+    name: 'a light roast still sour after its heat and near a lungo: finer as far as is tolerated, no longer cup',
+    ask: {
+      ...open,
+      shots: [
+        inTheOpen(28, tasting(-2, 0, { overall: 4 })),
+        inTheOpen(28, tasting(-1.5, 0, { overall: 5 }), { temperatureC: 97 }),
+        inTheOpen(31, tasting(-1.5, -0.5, { overall: 5 }), { temperatureC: 97, yieldGrams: 52 }),
+      ],
+    },
+    expect: (a) => finer(a) && a.settings.yieldGrams === 52 && a.expect.inWindow >= 0.45,
+  },
+  {
     name: 'bright twice, sweet and gladly served: acidity is no fault, once more',
     ask: { ...open, shots: [28, 27].map((seconds) => inTheOpen(seconds, bright)) },
     expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /sour, but sweet: bright/.test(text)),

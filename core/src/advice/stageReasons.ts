@@ -1,6 +1,6 @@
 import type { Cause } from '../brew/types';
 import { SIGN_LABELS } from '../formats/shotLine';
-import type { Reason } from './answer';
+import type { Change, Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
 import { isSurprising, suspectsOf, type Evidence } from './evidence';
@@ -87,6 +87,30 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
   }
 }
 
+/** A hand that turned two levers at once cannot tell which of them did it. */
+export function hasteReasons({ pours }: Problem): Reason[] {
+  const [before, last] = pours.slice(-2);
+  if (!before || !last) return [];
+  const changed = changesBetween(before.planned, last.planned).map(({ variable }) => variable);
+  const isInRatio = !changed.some((variable) => variable !== 'doseGrams' && variable !== 'yieldGrams');
+  if (changed.length < 2 || isInRatio) return [];
+  const names = changed.map((variable) => LEVER_WORDS[variable]);
+  const list = `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+  return [
+    {
+      code: 'two-at-once',
+      text: `${list.charAt(0).toUpperCase()}${list.slice(1)} were changed at once: which of them did it, nobody can tell. One at a time teaches more.`,
+    },
+  ];
+}
+
+const LEVER_WORDS: Record<Change['variable'], string> = {
+  grind: 'grind',
+  doseGrams: 'dose',
+  yieldGrams: 'yield',
+  temperatureC: 'temperature',
+};
+
 /** Only right after the two shots that showed it. */
 export function driftReasons({ pours }: Problem, { last }: Evidence): Reason[] {
   if (!pours.at(-3)?.stale) return [];
@@ -106,12 +130,13 @@ function spoiltText(problem: Problem, decision: Decision): string {
   const { last, spoilt, spoiltInARow } = evidence!;
   if (spoilt === 'muddled') {
     const off = last.taste!.balance! - problem.request.target.balance;
+    const dry = last.taste!.dryness! >= 2 ? 'harsh' : 'dry';
     const cup =
       off > 0.5
-        ? 'A harsh cup from so short a shot points'
+        ? `A ${dry} cup from so short a shot points`
         : off > -1
-          ? 'A harsh cup that is not bitter points'
-          : 'Sour and harsh in one cup points';
+          ? `A ${dry} cup that is not bitter points`
+          : `Sour and ${dry} in one cup points`;
     return `${cup} to a channel, not to the grind. Prepare the puck with care and pull the same again before you touch anything.`;
   }
   const seen = last.seen.map((sign) => SIGN_LABELS[sign]).join(', ');
