@@ -1,3 +1,4 @@
+import type { Lever } from '../method/Method';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { isEarly, leversToTry } from './levers';
 import { readEvidence } from './evidence';
@@ -111,18 +112,28 @@ describe('the levers to reach for', () => {
 });
 
 describe('temperature before its time', () => {
-  it('is early until two settings poured in the window, or the levers before it were turned', () => {
-    const early = (shots: AdviceRequest['shots']) => isEarly(planned(shots).problem, 'temperature');
-    expect(early([everydayShot({ grind: 15, timeSeconds: 20, taste: cup(-1) }), bitter(13)])).toBe(true);
-    expect(early([bitter(14), bitter(14.5)])).toBe(false);
-    const planned40 = { doseGrams: 18, yieldGrams: 40 };
-    const longer = everydayShot({ grind: 12, yieldGrams: 40, planned: planned40, timeSeconds: 40, taste: cup(1) });
-    expect(early([everydayShot({ timeSeconds: 20, taste: cup(1) }), longer])).toBe(false);
+  const at = (grind: number, yieldGrams: number, timeSeconds: number) =>
+    everydayShot({ grind, yieldGrams, planned: { doseGrams: 18, yieldGrams }, timeSeconds, taste: cup(1) });
+  const early = (shots: AdviceRequest['shots'], usable: Lever[] = ['grind', 'yield', 'temperature']) =>
+    isEarly(planned(shots).problem, 'temperature', usable);
+
+  it('is early until each lever before it was tried for the taste, from a setting in the window', () => {
+    expect(early([at(14, 36, 29)])).toBe(true);
+    expect(early([at(14, 36, 29), at(14.5, 36, 28)])).toBe(true);
+    expect(early([at(14, 36, 29), at(14.5, 36, 28), at(14.5, 34, 27)])).toBe(false);
+  });
+
+  it('does not count a grind that only brought the time back', () => {
+    expect(early([at(14, 36, 40), at(15.5, 36, 29), at(15.5, 34, 27)])).toBe(true);
+  });
+
+  it('asks for no lever that cannot be had', () => {
+    expect(early([at(14, 36, 29), at(14, 34, 27)], ['yield', 'temperature'])).toBe(false);
   });
 
   it('is a question of temperature alone', () => {
     const { problem } = planned([bitter(14)]);
-    expect(isEarly(problem, 'yield')).toBe(false);
-    expect(isEarly(problem, null)).toBe(false);
+    expect(isEarly(problem, 'yield', ['grind', 'yield'])).toBe(false);
+    expect(isEarly(problem, null, [])).toBe(false);
   });
 });

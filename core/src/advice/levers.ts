@@ -232,21 +232,23 @@ function tastesBalanced(problem: Problem, { sameSettings }: Evidence): boolean {
   return balance !== null && Math.abs(balance) <= problem.method.tolerance.balance + 0.1;
 }
 
-function wasMoved(problem: Problem, lever: Lever): boolean {
+function wasMoved(problem: Problem, lever: Lever, isFrom: (pour: Pour) => boolean = () => true): boolean {
   return problem.pours.some((pour, i) => {
     const before = problem.pours[i - 1];
-    return before !== undefined && pour.planned[SETTING_OF[lever]] !== before.planned[SETTING_OF[lever]];
+    if (before === undefined || !isFrom(before)) return false;
+    return pour.planned[SETTING_OF[lever]] !== before.planned[SETTING_OF[lever]];
   });
 }
 
 /**
- * Temperature before its time: the levers before it were not all turned, and fewer than two settings poured in the window
- * to show that the cup is not as wanted.
+ * Temperature before its time: those of the usable levers that come before it were not all tried for the taste, from settings that
+ * poured in the window.
  */
-export function isEarly(problem: Problem, lever: Lever | null): boolean {
+export function isEarly(problem: Problem, lever: Lever | null, usable: readonly Lever[]): boolean {
   if (lever !== 'temperature') return false;
-  const before = problem.method.balanceOrder.slice(0, problem.method.balanceOrder.indexOf(lever));
-  return !isSettled(problem) && !before.every((other) => wasMoved(problem, other));
+  const order = problem.method.balanceOrder;
+  const before = order.slice(0, order.indexOf(lever)).filter((other) => usable.includes(other));
+  return !before.every((other) => wasMoved(problem, other, (from) => from.sound && isInTime(problem, from)));
 }
 
 /** Two settings poured in the window and were tasted: the time is not what the cup lacks. */

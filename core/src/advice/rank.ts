@@ -60,7 +60,7 @@ export function rank(
   next.forEach((choice, i) => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
     const inertia = choice === still ? 0 : fiddling;
-    const order = orderPrice * place + (isEarly(problem, choice.move.lever) ? EARLY_PRICE : 0);
+    const order = orderPrice * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0);
     choice.shots = costs[i]!;
     choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
