@@ -17,7 +17,7 @@ const ORDER_PRICE = 0.06;
 const STRICT_ORDER_PRICE = 2;
 const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
-const EARLY_PRICE = 0.6;
+const EARLY_PRICE = 0.3;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.35;
 /** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
@@ -41,7 +41,9 @@ export function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const sensible = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
+  const sensible = isTasteMove
+    ? withoutEarlyHeat(problem, still, sensibleMoves(problem, evidence, still, candidates, worthIt))
+    : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
@@ -66,6 +68,17 @@ export function rank(
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
+}
+
+/**
+ * Where a school puts temperature last, it does not come before a grind that mends the cup, leaves the time as surely in the window
+ * as it is, and was not tried for the taste yet.
+ */
+function withoutEarlyHeat(problem: Problem, { outlook: here }: Choice, choices: Choice[]): Choice[] {
+  const first = problem.method.balanceOrder[0]!;
+  const isOpen = choices.some(({ move, outlook }) => move.lever === first && outlook.windowShare >= here.windowShare);
+  if (first === 'temperature' || !isOpen || !isEarly(problem, 'temperature', [first])) return choices;
+  return choices.filter(({ move }) => move.lever !== 'temperature');
 }
 
 /** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */

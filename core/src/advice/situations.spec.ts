@@ -125,6 +125,24 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' || a.action === 'dialled',
   },
   {
+    name: 'brought to the slow edge of the window and now bitter: coarser or shorter, not cooler',
+    ask: {
+      ...walk,
+      grinder: { ...grinder, finer: 'higher', step: 0.25, logTimePerUnit: { mean: 0.074, sd: 0.0085, shots: 40 } },
+      coffee: { roast: 'medium-light' },
+      target: { ...walk.target, temperatureC: 93.5 },
+      shots: [
+        shot(24.2, tasting(0, -0.5, { sweetness: 6, overall: 7 }), { yieldGrams: 37.1, temperatureC: 93.5 }),
+        shot(32.2, tasting(1.5, 0, { sweetness: 5, overall: 6.5 }), {
+          grind: 16.5,
+          yieldGrams: 38.3,
+          temperatureC: 93.5,
+        }),
+      ],
+    },
+    expect: (a) => a.action === 'change' && !variables(a).includes('temperatureC'),
+  },
+  {
     name: 'brought into the window and now bitter: not the temperature yet',
     ask: { shots: [shot(21, tasting(-1)), shot(29, tasting(1.5), { grind: 12 })] },
     expect: (a) => a.action === 'repeat' || (a.action === 'change' && variables(a) !== 'temperatureC'),
