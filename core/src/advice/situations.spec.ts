@@ -131,10 +131,17 @@ const SITUATIONS: Situation[] = [
       grinder: { ...grinder, finer: 'higher', step: 0.25, logTimePerUnit: { mean: 0.074, sd: 0.0085, shots: 40 } },
       coffee: { roast: 'medium-light' },
       target: { ...walk.target, temperatureC: 93.5 },
+      start: { grind: 14.25 },
       shots: [
-        shot(24.2, tasting(0, -0.5, { sweetness: 6, overall: 7 }), { yieldGrams: 37.1, temperatureC: 93.5 }),
+        shot(24.2, tasting(0, -0.5, { sweetness: 6, overall: 7 }), {
+          grind: 14.25,
+          yieldGrams: 37.1,
+          temperatureC: 93.5,
+          firstDripSeconds: 5.8,
+        }),
         shot(32.2, tasting(1.5, 0, { sweetness: 5, overall: 6.5 }), {
-          grind: 16.5,
+          grind: 16.75,
+          doseGrams: 18.1,
           yieldGrams: 38.3,
           temperatureC: 93.5,
         }),
