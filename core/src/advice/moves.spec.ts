@@ -138,6 +138,13 @@ describe('reading a request', () => {
     ]);
   });
 
+  it('starts at the recipe as it was asked for, and in its ratio where the basket holds less', () => {
+    const target = { ...everydayRequest().target, yieldGrams: 36.25 };
+    expect(problemOf({ target }).start).toMatchObject({ doseGrams: 18, yieldGrams: 36.25 });
+    const basket = { nominalGrams: 16, minGrams: 14, maxGrams: 16.8 };
+    expect(problemOf({ target, basket }).start).toMatchObject({ doseGrams: 16.8, yieldGrams: 33.8 });
+  });
+
   it('takes a whole method object as it takes a name', () => {
     const named = problemOf({ method: 'slow-soak' });
     const whole = problemOf({ method: METHODS.find(({ id }) => id === 'slow-soak')! });

@@ -94,8 +94,7 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const start: Settings = {
     grind: snap(request.start?.grind ?? request.shots[0]?.grind ?? guessGrind(grindScale, finerSign), grindScale),
     doseGrams,
-    // Where the basket holds another dose than was asked for, the ratio stays.
-    yieldGrams: roundTo((request.target.yieldGrams * doseGrams) / request.target.doseGrams, 1),
+    yieldGrams: yieldFor(request.target, doseGrams),
     temperatureC,
   };
   const basket = { ...request.basket, minGrams, maxGrams };
@@ -103,6 +102,12 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const hand = handOf(request);
   const pours = markStale(readPours({ ...complete, method }, start, hand));
   return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
+}
+
+/** Where the basket holds another dose than was asked for, the ratio stays. */
+function yieldFor(target: ValidAdviceRequest['target'], doseGrams: number): number {
+  if (Math.abs(doseGrams - target.doseGrams) < 0.05) return target.yieldGrams;
+  return roundTo((target.yieldGrams * doseGrams) / target.doseGrams, 1);
 }
 
 /** A dose that was found to fill the basket narrows what may be dosed: a gram less, half a gram more, or its doubt. */
