@@ -145,7 +145,7 @@ describe('reasons', () => {
     expect([again.action, textOf(again, 'sour')]).toEqual(['repeat', 'It tasted sour.']);
   });
 
-  const textOf = (advice: Advice, code: string): string | undefined =>
+  const textOf = (advice: Pick<Advice, 'why'>, code: string): string | undefined =>
     advice.why.find((reason) => reason.code === code)?.text;
 
   it.each<[string, Parameters<typeof everydayShot>[0], string]>([
