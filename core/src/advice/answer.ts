@@ -17,6 +17,14 @@ export const SETTING_OF: Record<Lever, keyof Settings> = {
   temperature: 'temperatureC',
 };
 
+/** The same read the other way: which lever a setting belongs to. */
+export const LEVER_OF: Record<keyof Settings, Lever> = {
+  grind: 'grind',
+  doseGrams: 'dose',
+  yieldGrams: 'yield',
+  temperatureC: 'temperature',
+};
+
 export interface Change {
   variable: keyof Settings;
   from: number;

@@ -1,6 +1,6 @@
 import { CAUSES, type Cause } from '../brew/types';
 import type { Lever } from '../method/Method';
-import type { Settings } from './answer';
+import { LEVER_OF, type Settings } from './answer';
 import { slopesOf } from './gradients';
 import { type Posterior } from './infer';
 import { isMixture, measuredTimeSd, tailWeight, timeSd } from './readings';
@@ -160,17 +160,11 @@ export function isSurprising(evidence: Evidence): boolean {
 /** Levers whose direction was reversed twice or more: turning them again would go round in circles. */
 function circlingLevers(problem: Problem): Lever[] {
   const directions: Record<Lever, number[]> = { grind: [], yield: [], dose: [], temperature: [] };
-  const lever: Record<string, Lever> = {
-    grind: 'grind',
-    doseGrams: 'dose',
-    yieldGrams: 'yield',
-    temperatureC: 'temperature',
-  };
   problem.pours.forEach((pour, i) => {
     const before = problem.pours[i - 1];
     if (!before) return;
     for (const change of changesBetween(before.planned, pour.planned)) {
-      directions[lever[change.variable]!].push(directionOf(problem, change));
+      directions[LEVER_OF[change.variable]].push(directionOf(problem, change));
     }
   });
   return (Object.keys(directions) as Lever[]).filter((name) => {

@@ -8,7 +8,7 @@ import { slopeOf } from './infer';
 import { isInTime, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
-import { oddsInWords, plainNumber } from './words';
+import { capital, oddsInWords, plainNumber } from './words';
 
 /** Why this and not something else, naming the evidence in the user's own units. */
 export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
@@ -168,8 +168,4 @@ function restReason({ request }: Problem): Reason[] {
   const { phase, reason } = restAt(ageDays, roast);
   if (phase === 'best') return [];
   return [{ code: phase, text: `${plainNumber(ageDays, 0)} days after roasting. ${reason}` }];
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -1,11 +1,11 @@
 import type { Cause } from '../brew/types';
 import { SIGN_LABELS } from '../formats/shotLine';
-import type { Change, Reason } from './answer';
+import { LEVER_OF, type Reason } from './answer';
 import { changesBetween } from './changes';
 import type { Decision } from './decide';
 import { isSurprising, suspectsOf, type Evidence } from './evidence';
 import type { Pour, Problem } from './problem';
-import { plainNumber, secondsInWords as seconds } from './words';
+import { capital, plainNumber, secondsInWords as seconds } from './words';
 
 /** What is odd about the last shot, where that alone decides. */
 export function stageReasons(problem: Problem, decision: Decision, evidence: Evidence): Reason[] {
@@ -94,22 +94,15 @@ export function hasteReasons({ pours }: Problem): Reason[] {
   const changed = changesBetween(before.planned, last.planned).map(({ variable }) => variable);
   const isInRatio = !changed.some((variable) => variable !== 'doseGrams' && variable !== 'yieldGrams');
   if (changed.length < 2 || isInRatio) return [];
-  const names = changed.map((variable) => LEVER_WORDS[variable]);
+  const names = changed.map((variable) => LEVER_OF[variable]);
   const list = `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
   return [
     {
       code: 'two-at-once',
-      text: `${list.charAt(0).toUpperCase()}${list.slice(1)} were changed at once: which of them did it, nobody can tell. One at a time teaches more.`,
+      text: `${capital(list)} were changed at once: which of them did it, nobody can tell. One at a time teaches more.`,
     },
   ];
 }
-
-const LEVER_WORDS: Record<Change['variable'], string> = {
-  grind: 'grind',
-  doseGrams: 'dose',
-  yieldGrams: 'yield',
-  temperatureC: 'temperature',
-};
 
 /** Only right after the two shots that showed it. */
 export function driftReasons({ pours }: Problem, { last }: Evidence): Reason[] {

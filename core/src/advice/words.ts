@@ -43,3 +43,7 @@ export function bodyWord(body: number): string {
 export function secondsInWords(value: number): string {
   return `${plainNumber(value, 1)} s`;
 }
+
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
