@@ -111,7 +111,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
 }
 
 export function requestOf(game: Game, shots: Shot[]): AdviceRequest {
-  const { target, grindScale, finer, basket, temperatureScale, roast, method, learned, startGrind } = game;
+  const { target, grindScale, finer, basket, temperatureScale, roast, method, learned, taster, startGrind } = game;
   return {
     schema: 'olvet.advice-request/1',
     id: 'bench',
@@ -129,6 +129,7 @@ export function requestOf(game: Game, shots: Shot[]): AdviceRequest {
       balance: 0,
       body: 0,
     },
+    taster,
     start: { grind: startGrind },
     shots,
   };

@@ -7,6 +7,7 @@ import {
   type Barista,
   type BrewSettings,
   type LearnedSlope,
+  type LearnedTaster,
   type Method,
   type Random,
   type Roast,
@@ -35,6 +36,8 @@ export interface Game {
   target: { doseGrams: number; yieldGrams: number; min: number; max: number; timer: TimerStart; temperatureC: number };
   startGrind: number;
   learned: LearnedSlope | null;
+  /** How this barista marks, where earlier dial-ins told. */
+  taster: LearnedTaster | null;
   /** Log standard deviation of the bed's drift from one shot to the next. */
   humiditySd: number;
   /** Share of a temperature change that has arrived by the next shot. */
@@ -160,6 +163,7 @@ function drawGame(random: Random, recipe: Recipe, physics: Physics, usual: Metho
     },
     startGrind: 20,
     learned: null,
+    taster: null,
     humiditySd: drawBetween(random, 0, 0.012),
     heatArrives: random() < 0.3 ? 0.6 : 1,
   };
@@ -202,7 +206,7 @@ function withDrift(world: HiddenWorld, factor: number): HiddenWorld {
 }
 
 /** Change of ln time for one unit finer around these settings, from the world itself. */
-function slopeAt(game: Game, settings: Settings): number {
+export function slopeAt(game: Game, settings: Settings): number {
   const coarser = game.world.coarserSign;
   const at = (shift: number): number =>
     Math.log(timeOf(game, game.world.ideal(brewSettings({ ...settings, grind: settings.grind + shift * coarser }), 1)));

@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
-import { createRandom, findMethod, METHOD_IDS } from '../../core/src/index';
+import { createRandom, findMethod, marksOf, METHOD_IDS } from '../../core/src/index';
+import { earlierCups, TASTERS } from '../bench/earlierCups';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
 import { COMFORTABLE, findRight, PHYSICS, scenarios, type Game } from '../bench/worlds';
@@ -19,7 +20,7 @@ const COLUMNS = [
   'ms p95',
 ];
 
-/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--only "unknown grinder"] [--policy olvet]`. */
+/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--tasters known] [--only "unknown grinder"] [--policy olvet]`. */
 export async function run(args: string[]): Promise<void> {
   const { values } = parseArgs({
     args,
@@ -29,6 +30,7 @@ export async function run(args: string[]): Promise<void> {
       physics: { type: 'string', default: 'held-out' },
       only: { type: 'string' },
       method: { type: 'string', default: 'balance-walk' },
+      tasters: { type: 'string', default: 'strangers' },
       policy: { type: 'string', multiple: true },
     },
   });
@@ -36,6 +38,8 @@ export async function run(args: string[]): Promise<void> {
   if (!physics) throw new Error(`--physics is one of ${PHYSICS.join(', ')}.`);
   const usual = findMethod(values.method);
   if (!usual) throw new Error(`--method is one of ${METHOD_IDS.join(', ')}.`);
+  const tasters = TASTERS.find((name) => name === values.tasters);
+  if (!tasters) throw new Error(`--tasters is one of ${TASTERS.join(', ')}.`);
   const policies = [
     stepper,
     rule(false),
@@ -45,14 +49,18 @@ export async function run(args: string[]): Promise<void> {
   ].filter(({ name }) => !values.policy || values.policy.includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
   process.stdout.write(
-    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}.\n`,
+    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}${tasters === 'known' ? ', tasters known' : ''}.\n`,
   );
   for (const { name, draw } of scenarios(physics, usual)) {
     if (values.only && name !== values.only) continue;
     const games: Game[] = [];
     for (let i = 0; games.length < Number(values.worlds) && i < 40 * Number(values.worlds); i += 1) {
       const game = draw(createRandom(`${values.seed}/${name}/${i}`));
-      if (game) games.push(game);
+      if (!game) continue;
+      if (tasters === 'known') {
+        game.taster = marksOf(earlierCups(createRandom(`${values.seed}/${name}/${i}/earlier`), game));
+      }
+      games.push(game);
     }
     const rows = policies.map((policy) => {
       const played = games.map((game, i) => play(game, policy, createRandom(`${values.seed}/${name}/${i}/hand`)));

@@ -54,6 +54,24 @@ describe('building the request of a dial-in', () => {
     expect(overallOf('serve', [])).toBeUndefined();
   });
 
+  it('tells how the people of this dial-in mark, together, once all of them are known', () => {
+    const marks = (best: number) => ({
+      overall: { best: { mean: best, sd: 0.2 }, loss: { mean: 1.5, sd: 0.2 }, cups: 12 },
+      sweetness: null,
+    });
+    const palate = { balance: 0, body: 0 };
+    const shots = [{ ...sheet.shots[0]!, tastings: [{ person: 'Ines' }, { person: 'Mads' }] }];
+    const taster = (palates: SheetLike['palates']) => buildAdviceRequest({ ...sheet, shots, palates }).taster;
+    const ines = { ...palate, person: 'Ines', marks: marks(9) };
+    expect(taster([ines])).toBeNull();
+    expect(taster([ines, { ...palate, person: 'Mads' }])).toBeNull();
+    const both = taster([ines, { ...palate, person: 'Mads', marks: marks(8) }])!;
+    expect(both.overall!.best).toEqual({ mean: 8.5, sd: 0.2 });
+    expect(both.sweetness).toBeNull();
+    const request = buildAdviceRequest({ ...sheet, shots, palates: [ines, { ...ines, person: 'Mads' }] });
+    expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1' });
+  });
+
   it('says untasted rather than even when nobody tasted', () => {
     expect(combineTastings([])).toBeNull();
   });

@@ -2,7 +2,15 @@ import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
 import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { DoseLaw } from '../dose/timedDose';
 import type { Method } from '../method/Method';
-import type { AdviceRequest, AdviceShot, HandCheck, LearnedCoffee, LearnedSlope } from './request';
+import type {
+  AdviceRequest,
+  AdviceShot,
+  HandCheck,
+  LearnedCoffee,
+  LearnedMarks,
+  LearnedSlope,
+  LearnedTaster,
+} from './request';
 
 type Maybe = number | null | undefined;
 
@@ -15,11 +23,12 @@ interface TastingLike {
   overall?: Maybe;
 }
 
-/** Where one person likes a cup best, on the balance and body scales. */
+/** Where one person likes a cup best, on the balance and body scales, and how that person marks. */
 export interface PalateLike {
   person: string;
   balance: number;
   body: number;
+  marks?: LearnedTaster | null;
 }
 
 /** What is stored of a dial-in, in the shape the store and the page both have it. */
@@ -122,6 +131,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       learned: coffee.learnedTaste ?? null,
     },
     target: run.target,
+    taster: tasterOf(sheet),
     start: { grind: run.startGrind ?? null, handCheck: run.handCheck ?? null },
     measuring: sheet.hasScale === false ? { doseSdGrams: STRIKE_SD_GRAMS, yieldSdGrams: GLASS_SD_GRAMS } : null,
     shots: sheet.shots.map((shot) => ({
@@ -141,6 +151,25 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates)),
     })),
   };
+}
+
+/** How the people of this dial-in mark, together: the mean of their scales, null unless all of them are known. */
+function tasterOf({ shots, palates = [] }: SheetLike): LearnedTaster | null {
+  const people = [...new Set(shots.flatMap(({ tastings }) => tastings.map(({ person }) => person ?? '')))];
+  const together = (scale: keyof LearnedTaster): LearnedMarks | null => {
+    const marks = people.flatMap((name) => palates.find(({ person }) => person === name)?.marks?.[scale] ?? []);
+    if (marks.length === 0 || marks.length < people.length) return null;
+    const mean = (pick: (of: LearnedMarks) => number): number =>
+      marks.reduce((sum, of) => sum + pick(of), 0) / marks.length;
+    return {
+      best: { mean: mean(({ best }) => best.mean), sd: mean(({ best }) => best.sd) },
+      loss: { mean: mean(({ loss }) => loss.mean), sd: mean(({ loss }) => loss.sd) },
+      cups: Math.min(...marks.map(({ cups }) => cups)),
+    };
+  };
+  const overall = together('overall');
+  const sweetness = together('sweetness');
+  return overall || sweetness ? { overall, sweetness } : null;
 }
 
 /** What a cup is marked of ten by those who would serve it, and by those who would not. */

@@ -7,7 +7,9 @@ export {
   type FieldError,
   type HandCheck,
   type LearnedCoffee,
+  type LearnedMarks,
   type LearnedSlope,
+  type LearnedTaster,
   type ValidAdviceRequest,
 } from './request';
 export type {

@@ -2,7 +2,7 @@ import type { Scale } from '../brew/snap';
 import type { Roast } from '../brew/types';
 import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
 import type { Problem } from './problem';
-import type { HandCheck } from './request';
+import type { HandCheck, LearnedMarks } from './request';
 
 /** Independent normal beliefs about the parameter vector before any shot. */
 export interface Prior {
@@ -79,13 +79,38 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logHeatToGrind, Math.log(USUAL.balance.heat / USUAL.balance.grind), 0.35);
   believe(P.bodyGrind, USUAL.body.grind, 1);
   believe(P.logBodyRatio, Math.log(USUAL.body.ratio), 0.5);
-  // A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
-  // differently; believing otherwise would call a mild marker's poor cup right.
-  believe(P.overallBest, 8.3, 1);
-  believe(P.logOverallLoss, Math.log(1.45), 0.35);
-  believe(P.sweetBest, 7.5, 1);
-  believe(P.logSweetLoss, Math.log(1.45), 0.35);
+  believeMarks(request.taster?.overall, P.overallBest, P.logOverallLoss, 8.3, believe);
+  believeMarks(request.taster?.sweetness, P.sweetBest, P.logSweetLoss, 7.5, believe);
   return { mean, sd };
+}
+
+/** Another coffee at its best is marked a little differently by the same person [assumed]. */
+const BETWEEN_COFFEES = { best: 0.35, logLoss: 0.15 };
+
+/**
+ * A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
+ * differently; believing otherwise of a stranger would call a mild marker's poor cup right.
+ */
+function believeMarks(
+  learned: LearnedMarks | null | undefined,
+  atBest: number,
+  atLogLoss: number,
+  usualBest: number,
+  believe: (index: number, at: number, spread: number) => void,
+): void {
+  if (!learned) {
+    believe(atBest, usualBest, 1);
+    believe(atLogLoss, Math.log(1.45), 0.35);
+    return;
+  }
+  const { best, loss } = learned;
+  const logVariance = Math.log1p((loss.sd / loss.mean) ** 2);
+  believe(atBest, best.mean, Math.min(1, Math.hypot(best.sd, BETWEEN_COFFEES.best)));
+  believe(
+    atLogLoss,
+    Math.log(loss.mean) - logVariance / 2,
+    Math.min(0.35, Math.hypot(Math.sqrt(logVariance), BETWEEN_COFFEES.logLoss)),
+  );
 }
 
 /**

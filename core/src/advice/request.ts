@@ -32,6 +32,19 @@ export const learnedCoffeeSchema = z.object({
   shots: z.number().int().min(0).max(1e7),
 });
 
+const learnedMarksSchema = z.object({
+  /** The mark of a cup as wanted, and what a point away from it costs. */
+  best: z.object({ mean: z.number().min(0).max(15), sd: z.number().positive().max(10) }),
+  loss: z.object({ mean: z.number().positive().max(10), sd: z.number().positive().max(10) }),
+  cups: z.number().int().min(0).max(1e7),
+});
+
+/** How those who taste use the two scales of ten. */
+export const learnedTasterSchema = z.object({
+  overall: learnedMarksSchema.nullish(),
+  sweetness: learnedMarksSchema.nullish(),
+});
+
 const tasteSchema = z.object({
   balance: maybe(-3, 3),
   body: maybe(-3, 3),
@@ -132,6 +145,7 @@ export const adviceRequestSchema = z.object({
     balance: z.number().min(-3).max(3).default(0),
     body: z.number().min(-3).max(3).default(0),
   }),
+  taster: learnedTasterSchema.nullish(),
   start: z.object({ grind: maybe(-1e4, 1e4), handCheck: z.enum(HAND_CHECKS).nullish() }).nullish(),
   /** How doses and yields are measured, where no scale does it: their scatter, g. */
   measuring: z.object({ doseSdGrams: maybe(0, 10), yieldSdGrams: maybe(0, 50) }).nullish(),
@@ -143,6 +157,8 @@ export type AdviceRequest = z.input<typeof adviceRequestSchema>;
 export type ValidAdviceRequest = z.output<typeof adviceRequestSchema>;
 export type AdviceShot = z.output<typeof shotSchema>;
 export type LearnedSlope = z.infer<typeof learnedSlopeSchema>;
+export type LearnedMarks = z.infer<typeof learnedMarksSchema>;
+export type LearnedTaster = z.infer<typeof learnedTasterSchema>;
 export type LearnedCoffee = z.infer<typeof learnedCoffeeSchema>;
 
 export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { ok: false; errors: FieldError[] };

@@ -4,8 +4,10 @@ import { P } from '../advice/model';
 import { priorFor } from '../advice/prior';
 import { readProblem } from '../advice/problem';
 import { adviceRequestSchema, type AdviceRequest } from '../advice/request';
+import { createRandom, drawNormal } from '../puck/random';
 import { combine, messageOf } from './gaussian';
 import { combineCoffee, combineSlopes, lessonOf } from './lesson';
+import { marksOf } from './marks';
 import { palateOf } from './palate';
 
 const lesson = (change: Partial<AdviceRequest>) => lessonOf(adviceRequestSchema.parse(everydayRequest(change)));
@@ -166,5 +168,70 @@ describe('a palate', () => {
   it('knows nothing more of one who marks everything alike', () => {
     const flat = palateOf(Array.from({ length: 20 }, () => ({ balance: 0, body: 0, overall: 6 })))!;
     expect(Math.abs(flat.balance)).toBeLessThan(0.05);
+  });
+});
+
+describe('how a person marks', () => {
+  /** Cups as a tongue of ±0.44 places them, with the marks of somebody who gives `best` and takes off `loss` a point. */
+  const cupsOf = (best: number, loss: number, count: number, wanted = 0) => {
+    const random = createRandom(`${best}/${loss}`);
+    return Array.from({ length: count }, () => {
+      const balance = wanted + drawNormal(random, 0, 1.1);
+      const body = drawNormal(random, 0, 0.9);
+      const away = Math.hypot(balance - wanted, Math.SQRT1_2 * body, 0.2) - 0.2;
+      const overall = best - loss * away + drawNormal(random, 0, 0.4);
+      const tongue = (value: number): number => Math.round(2 * drawNormal(random, value, 0.4)) / 2;
+      return { balance: tongue(balance), body: tongue(body), overall };
+    });
+  };
+
+  it.each([
+    [7, 1],
+    [8.3, 1.5],
+    [9.5, 2.2],
+  ])('is found from cups placed by a tongue that strays: best %d, %d a point', (best, loss) => {
+    const { overall, sweetness } = marksOf(cupsOf(best, loss, 400))!;
+    expect(Math.abs(overall!.best.mean - best)).toBeLessThan(0.25);
+    expect(Math.abs(overall!.loss.mean - loss)).toBeLessThan(0.2);
+    expect(sweetness).toBeNull();
+  });
+
+  it('covers what is true about as often as it says, from twenty cups', () => {
+    let inside = 0;
+    for (let k = 0; k < 200; k += 1) {
+      const best = 7.5 + k / 100;
+      const { mean, sd } = marksOf(cupsOf(best, 1.2 + k / 400, 20))!.overall!.best;
+      if (Math.abs(mean - best) < 1.28 * sd) inside += 1;
+    }
+    expect(inside / 200).toBeGreaterThan(0.72);
+    expect(inside / 200).toBeLessThan(0.96);
+  });
+
+  it('is counted from where that person likes a cup best', () => {
+    const cups = cupsOf(8.5, 1.5, 200, 0.8);
+    expect(Math.abs(marksOf(cups, { balance: 0.8, body: 0 })!.overall!.best.mean - 8.5)).toBeLessThan(0.3);
+    expect(marksOf(cups)!.overall!.best.mean).toBeLessThan(8.2);
+  });
+
+  it('takes five cups that are not harsh', () => {
+    const cups = cupsOf(8, 1.5, 4);
+    expect(marksOf(cups)).toBeNull();
+    expect(marksOf([...cups, { balance: 0, overall: 2, dryness: 2 }])).toBeNull();
+  });
+
+  it('moves what the next dial-in expects of a cup as wanted, and never makes it less sure than of a stranger', () => {
+    const priorOf = (taster: AdviceRequest['taster']) =>
+      priorFor(readProblem(adviceRequestSchema.parse(everydayRequest({ taster }))));
+    const stranger = priorOf(null);
+    const known = priorOf(marksOf(cupsOf(9.5, 2.2, 40)));
+    expect(known.mean[P.overallBest]).toBeGreaterThan(9);
+    expect(known.sd[P.overallBest]).toBeLessThan(0.5);
+    expect(Math.exp(known.mean[P.logOverallLoss]!)).toBeGreaterThan(1.7);
+    expect(known.mean[P.sweetBest]).toBe(stranger.mean[P.sweetBest]);
+    const vague = { best: { mean: 8, sd: 5 }, loss: { mean: 1, sd: 5 }, cups: 5 };
+    const unsure = priorOf({ overall: vague, sweetness: vague });
+    for (const at of [P.overallBest, P.logOverallLoss, P.sweetBest, P.logSweetLoss]) {
+      expect(unsure.sd[at]).toBeLessThanOrEqual(stranger.sd[at]!);
+    }
   });
 });

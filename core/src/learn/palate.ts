@@ -1,3 +1,6 @@
+import type { LearnedTaster } from '../advice/request';
+import { FEWEST_TASTINGS, HARSH, marksOf } from './marks';
+
 /** Where on the balance and body scales one person likes a cup best. */
 export interface Palate {
   balance: number;
@@ -6,12 +9,15 @@ export interface Palate {
   balanceSd: number;
   bodySd: number;
   tastings: number;
+  /** How this person uses the scales of ten. */
+  marks: LearnedTaster | null;
 }
 
 interface Liked {
   balance?: number | null;
   body?: number | null;
   overall?: number | null;
+  sweetness?: number | null;
   dryness?: number | null;
 }
 
@@ -26,10 +32,6 @@ const BODY_WEIGHT = 0.5;
 const BEST = { mean: 8, sd: 1 };
 const REACH = 2;
 const GRID = 0.1;
-/** A harsh cup is marked down for its harshness, whatever its balance. */
-const HARSH = 1;
-/** Fewer marked cups say nothing of a person. */
-export const FEWEST_TASTINGS = 5;
 
 /**
  * A person's own target from cups they placed on the scales and marked overall: overall = best − 1.4·√(Δbalance² +
@@ -61,7 +63,14 @@ export function palateOf(tastings: readonly Liked[]): Palate | null {
   };
   const balance = moments('balance');
   const body = moments('body');
-  return { balance: balance.mean, body: body.mean, balanceSd: balance.sd, bodySd: body.sd, tastings: marked.length };
+  return {
+    balance: balance.mean,
+    body: body.mean,
+    balanceSd: balance.sd,
+    bodySd: body.sd,
+    tastings: marked.length,
+    marks: marksOf(tastings, { balance: balance.mean, body: body.mean }),
+  };
 }
 
 function logPosterior(

@@ -1,6 +1,7 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
 import { BODY_GOALS, DRUNK_AS, FLAVOUR_GOALS, ROASTS, type DrunkAs, type Roast } from '@olvet/core';
 import { BooleanField, ChoiceField, InstantField, NumberField, TextField } from '../common/fields';
+import { NormalView } from '../common/normal.dto';
 import { RevisionDto, RowView } from '../common/rows';
 
 const FLAVOUR_IDS = FLAVOUR_GOALS.map(({ id }) => id);
@@ -51,11 +52,6 @@ export class CoffeeDto extends RevisionDto {
 
   @InstantField({ optional: true })
   retiredAt?: string | null;
-}
-
-class NormalView {
-  @ApiProperty() mean!: number;
-  @ApiProperty() sd!: number;
 }
 
 /** How a coffee was found to taste where it pours in the middle of its window. */

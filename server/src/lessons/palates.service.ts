@@ -1,3 +1,4 @@
+import type { Palate } from '@olvet/core';
 import { Injectable } from '@nestjs/common';
 import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -18,7 +19,7 @@ export class PalatesService {
       order: [['person', 'ASC']],
       limit: 500,
     });
-    return rows.flatMap(({ person, palate }) => (palate ? [{ person, ...palate }] : []));
+    return rows.flatMap(({ person, palate }) => (palate ? [viewOf(person, palate)] : []));
   }
 
   /** Begins anew with this person: what they tasted before counts no more. */
@@ -33,4 +34,10 @@ export class PalatesService {
       await learnPalates(shopId, [person], transaction);
     });
   }
+}
+
+/** What was kept before marks were learned has none. */
+function viewOf(person: string, palate: Palate): PalateView {
+  const { overall = null, sweetness = null } = palate.marks ?? {};
+  return { person, ...palate, marks: overall || sweetness ? { overall, sweetness } : null };
 }

@@ -8,6 +8,7 @@ interface PalateRow {
   balance: number;
   balanceSd: number;
   tastings: number;
+  marks: { overall: { best: { mean: number } } | null; sweetness: null } | null;
 }
 
 /** Shots of one dial-in, each marked by a person who likes a cup best at `likes`. Gives the shots' ids. */
@@ -40,6 +41,19 @@ describe('a taster', () => {
     expect(tastings).toBe(6);
     expect(balance).toBeGreaterThan(0.15);
     expect(balance).toBeLessThan(0.6);
+  });
+
+  it('is known by how they mark, which the next dial-in they taste in reckons with', async () => {
+    const ids = await furnish(house, ' marks');
+    await taste(ids, 'Signe', 0, CUPS);
+    await giveUp(ids);
+    const { marks } = (await palateOf('Signe'))!;
+    expect(marks!.overall!.best.mean).toBeGreaterThan(7.5);
+    expect(marks!.sweetness).toBeNull();
+    const next = await furnish(house, ' marks next');
+    await taste(next, 'Signe', 0, [0]);
+    const sheet = await house.get<{ palates: PalateRow[] }>(`runs/${next.runId}/sheet`);
+    expect(sheet.palates).toEqual([expect.objectContaining({ person: 'Signe', marks })]);
   });
 
   it('stays unknown after four cups', async () => {

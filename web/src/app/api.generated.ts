@@ -1345,6 +1345,17 @@ export type FoundDoseView = {
   createdAt: string;
   updatedAt: string;
 };
+export type MarksView = {
+  /** Mark of ten for a cup as this person wants it */
+  best: NormalView;
+  /** What a point away from it costs */
+  loss: NormalView;
+  cups: number;
+};
+export type TasterMarksView = {
+  overall: MarksView | null;
+  sweetness: MarksView | null;
+};
 export type PalateView = {
   person: string;
   /** Where this person likes the balance best, −3 … +3 */
@@ -1355,6 +1366,8 @@ export type PalateView = {
   bodySd: number;
   /** Marked cups this rests on */
   tastings: number;
+  /** How this person uses the scales of ten */
+  marks: TasterMarksView | null;
 };
 export type PlannedDto = {
   grind?: number | null;

@@ -1,7 +1,7 @@
 import { plainNumber } from '@olvet/core';
 import { Link } from 'react-router';
 import type { LearnedTasteView, PalateView, SheetView } from '../app/api';
-import { learnedTasteInWords, palateInWords } from '../parts/learned';
+import { learnedTasteInWords, marksInWords, palateInWords } from '../parts/learned';
 import styles from './LearnedPanel.module.css';
 
 /** What a finished dial-in taught: the grinder, the coffee, the people. */
@@ -43,7 +43,7 @@ function Palate({ palate }: { palate: PalateView }) {
     <>
       <dt>{palate.person}</dt>
       <dd>
-        {palateInWords(palate)} <Link to="/workshop?tab=tasters">To the tasters</Link>
+        {palateInWords(palate)} {marksInWords(palate)} <Link to="/workshop?tab=tasters">To the tasters</Link>
       </dd>
     </>
   );

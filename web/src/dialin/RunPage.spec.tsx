@@ -248,7 +248,7 @@ describe('the run page', () => {
     const lesson = { slope, balance: null, body: null, ratio: 2, middleSeconds: 30, temperatureC: 93 };
     sheet.run = { ...sheet.run, status: 'kept', lesson: { ...lesson, timedShots: 3, tastedShots: 0 } };
     sheet.grinder = { ...sheet.grinder, learnedSlope: { mean: 0.088, sd: 0.009, shots: 41 } };
-    sheet.palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }];
+    sheet.palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31, marks: null }];
     open(sheet);
     const panel = await screen.findByRole('region', { name: 'What this dial-in taught' });
     expect(panel).toHaveTextContent('This dial-in by itself says 7.9–10.2 %');

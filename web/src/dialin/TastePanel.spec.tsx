@@ -63,7 +63,7 @@ describe('the taste of the newest shot', () => {
   });
 
   it('says where a known person’s notes are counted from', async () => {
-    const palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }];
+    const palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31, marks: null }];
     open({ ...two(), palates });
     expect(screen.queryByText(/counted from there/)).not.toBeInTheDocument();
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });

@@ -1,4 +1,6 @@
-import { learnedTasteInWords, palateInWords } from './learned';
+import { learnedTasteInWords, marksInWords, palateInWords } from './learned';
+
+const ODA = { person: 'Oda', balance: 0, body: 0, balanceSd: 0.21, bodySd: 0.3, tastings: 9, marks: null };
 
 describe('what was learned, in words', () => {
   it('names the recipe at which a coffee tastes so', () => {
@@ -14,6 +16,15 @@ describe('what was learned, in words', () => {
     [0.3, 'Likes it a touch to the bitter side of even (+0.3 ±0.2, from 9 cups).'],
     [-0.7, 'Likes it clearly to the sour side of even (−0.7 ±0.2, from 9 cups).'],
   ])('says where somebody likes a cup: %d', (balance, words) => {
-    expect(palateInWords({ person: 'Oda', balance, body: 0, balanceSd: 0.21, bodySd: 0.3, tastings: 9 })).toBe(words);
+    expect(palateInWords({ ...ODA, balance })).toBe(words);
+  });
+
+  it('says how somebody marks, and nothing of those who only marked sweetness or nothing', () => {
+    const overall = { best: { mean: 8.42, sd: 0.3 }, loss: { mean: 1.18, sd: 0.2 }, cups: 9 };
+    expect(marksInWords({ ...ODA, marks: { overall, sweetness: null } })).toBe(
+      'Marks such a cup about 8.4 of 10, and takes off 1.2 for a point away from it.',
+    );
+    expect(marksInWords({ ...ODA, marks: { overall: null, sweetness: overall } })).toBe('');
+    expect(marksInWords(ODA)).toBe('');
   });
 });

@@ -18,6 +18,13 @@ export function palateInWords({ balance, balanceSd, tastings }: PalateView): str
   return `${where} (${signed(balance)} ±${plainNumber(balanceSd, 1)}, from ${tastings} cups).`;
 }
 
+/** "Marks such a cup about 8.4 of 10, and takes off 1.5 for a point away from it." */
+export function marksInWords({ marks }: PalateView): string {
+  const { best, loss } = marks?.overall ?? {};
+  if (!best || !loss) return '';
+  return `Marks such a cup about ${plainNumber(Math.min(10, best.mean), 1)} of 10, and takes off ${plainNumber(loss.mean, 1)} for a point away from it.`;
+}
+
 function signed(value: number): string {
   const text = plainNumber(Math.abs(value), 1);
   return text === '0' ? '0' : `${value < 0 ? '−' : '+'}${text}`;

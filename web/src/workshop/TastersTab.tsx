@@ -1,7 +1,7 @@
 import { App, Button } from 'antd';
 import { useForgetPalateMutation, useListPalatesQuery } from '../app/api';
 import { Loading } from '../parts/Loading';
-import { palateInWords } from '../parts/learned';
+import { marksInWords, palateInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from './TastersTab.module.css';
@@ -36,7 +36,9 @@ export function TastersTab() {
         {palates.map((palate) => (
           <li key={palate.person} className={styles.row}>
             <h2>{palate.person}</h2>
-            <p>{palateInWords(palate)}</p>
+            <p>
+              {palateInWords(palate)} {marksInWords(palate)}
+            </p>
             <Button onClick={() => beginAnew(palate.person)} aria-label={`Begin anew with ${palate.person}`}>
               Begin anew
             </Button>

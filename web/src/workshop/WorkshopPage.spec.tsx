@@ -4,6 +4,10 @@ import { sheetView } from '../../testing/sheet.fixture';
 import { WorkshopPage } from './WorkshopPage';
 
 const { grinder, machine, basket, station, coffee } = sheetView();
+const INES_MARKS = {
+  overall: { best: { mean: 8.42, sd: 0.2 }, loss: { mean: 1.2, sd: 0.2 }, cups: 31 },
+  sweetness: null,
+};
 const taught = { ...grinder, learnedSlope: { mean: 0.088, sd: 0.012, shots: 41 } };
 
 function open(tab: string, more: Record<string, object> = {}): Written[] {
@@ -13,7 +17,9 @@ function open(tab: string, more: Record<string, object> = {}): Written[] {
     '/api/baskets': pageOf([basket]),
     '/api/stations': pageOf([station]),
     '/api/coffees': pageOf([coffee]),
-    '/api/palates': [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 }],
+    '/api/palates': [
+      { person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31, marks: INES_MARKS },
+    ],
     ...more,
   });
   renderPage(<WorkshopPage />, { path: '/workshop', at: `/workshop?tab=${tab}` });
@@ -104,7 +110,8 @@ describe('the workshop', () => {
 
   it('lets a taster begin anew', async () => {
     const written = open('tasters');
-    expect(await screen.findByText(/Likes it clearly to the bitter side of even/)).toBeInTheDocument();
+    const row = await screen.findByText(/Likes it clearly to the bitter side of even/);
+    expect(row).toHaveTextContent('Marks such a cup about 8.4 of 10, and takes off 1.2 for a point away from it.');
     fireEvent.click(screen.getByRole('button', { name: 'Begin anew with Ines' }));
     fireEvent.click(await screen.findByRole('button', { name: 'Begin anew' }));
     await waitFor(() => expect(written).toHaveLength(1));
