@@ -205,6 +205,13 @@ describe('confirming', () => {
     expect(confirms([sour, right], 0.3)).toBe(false);
   });
 
+  it('believes a mark of eight beside a word that noise may have put there, and neither a lesser mark nor a plain word', () => {
+    const said = (balance: number, overall: number) =>
+      confirms([{ ...right, taste: { balance, body: 0, overall } }], 0.6);
+    expect([said(1, 8), said(-1, 9.5)]).toEqual([true, true]);
+    expect([said(1, 7.5), said(1.5, 9.5), said(-1.5, 8)]).toEqual([false, false, false]);
+  });
+
   it('forgives a gladly served cup what a puck strays by, and no more, and no lesser cup', () => {
     const late = (timeSeconds: number, overall: number) => [
       { ...right, timeSeconds, taste: { ...right.taste, overall } },

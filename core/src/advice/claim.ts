@@ -163,7 +163,12 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
   const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : GRACE_SECONDS;
-  return rightBy(problem, here) >= enough && readsRight(problem, last, grace);
+  return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isServedGladly(problem, last));
+}
+
+/** Marked like a cup one serves gladly, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
+export function isServedGladly(problem: Problem, pour: Pour): boolean {
+  return (pour.taste?.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour);
 }
 
 /** Liked each time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */

@@ -1,7 +1,7 @@
 import { restAt } from '../coffee/rest';
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
-import { CLAIM_AT_LEAST, rightBy } from './claim';
+import { CLAIM_AT_LEAST, isServedGladly, readsRight, rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -47,6 +47,14 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
       {
         code: 'confirm',
         text: 'One more at the same settings, and taste it: the clock alone cannot say that they are right.',
+      },
+    ];
+  }
+  if (stage === 'confirm' && isServedGladly(problem, last) && !readsRight(problem, last)) {
+    return [
+      {
+        code: 'confirm',
+        text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10 and yet called off by a little: the two disagree, and a cup one serves gladly is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
       },
     ];
   }
