@@ -28,7 +28,7 @@ export function TastersTab() {
     <>
       <p className={`quiet ${styles.intro}`}>
         Learned from cups that somebody both placed on the taste pad and marked, five at least. What a person calls just
-        right counts as just right.
+        right counts as just right, and marks are read the way that person gives them.
       </p>
       <ProblemAlert error={failed} />
       {palates.length === 0 && <p>Nobody has marked five cups yet.</p>}
