@@ -1,7 +1,7 @@
 import type { Roast } from '../brew/types';
 import { isSurprising, missedRecipe, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { DRY, GRACE_SECONDS, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
+import { DRY, GRACE_SECONDS, isInTime, PUCK_STRAYS, sawChannel, type Pour, type Problem } from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -22,6 +22,8 @@ const WORTH_CONFIRMING = 0.6;
 /** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
 const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.25;
+/** Share of the cups at the same settings. */
+const MOSTLY = 0.75;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
 /** Marked this of ten for sweetness, a light roast may be bright. */
@@ -31,6 +33,8 @@ const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light
 export const PATIENCE = 2;
 /** A channel makes a shot faster by no more than this share of it: further short of the window it is too coarse besides. */
 const CHANNEL_SHARE = 0.3;
+/** Believed in the window this much, a shot that ran short did so by its channel. */
+const SURE_ENOUGH = 0.45;
 /** Spoilt pucks in a row that are put down to preparation. */
 const MOST_PREPARED = { channels: 2, muddled: 1 };
 
@@ -42,7 +46,10 @@ const MOST_PREPARED = { channels: 2, muddled: 1 };
 export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const { spoilt, spoiltInARow, last } = evidence;
   const isOutside = here.windowShare <= 0.25;
-  if (spoilt === null || spoiltInARow > MOST_PREPARED[spoilt]) return false;
+  if (spoilt === null) return false;
+  // Of a shot that ran short nothing else is known to be wrong while its settings are believed to be in the window.
+  const ranShort = !isTooTight(problem, evidence) && here.windowShare >= SURE_ENOUGH;
+  if (spoiltInARow > mostPrepared(evidence)) return ranShort;
   if (spoilt === 'muddled') return true;
   const { min, max } = problem.request.target.timeSeconds;
   const seconds = last.timeSeconds ?? 0;
@@ -56,8 +63,13 @@ export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook)
  */
 export function isTooTight(problem: Problem, evidence: Evidence): boolean {
   const { spoilt, spoiltInARow, last } = evidence;
-  if (spoilt === null || spoiltInARow <= MOST_PREPARED[spoilt]) return false;
+  if (spoilt === null || spoiltInARow <= mostPrepared(evidence)) return false;
   return (last.timeSeconds ?? Infinity) >= problem.request.target.timeSeconds.min;
+}
+
+/** A channel somebody saw is prepared for twice, though the cup was harsh besides. */
+function mostPrepared({ spoilt, last }: Evidence): number {
+  return MOST_PREPARED[spoilt === 'muddled' && !sawChannel(last) ? 'muddled' : 'channels'];
 }
 
 /** What calling these settings dialled now would cost, in shots: the doubt times the price of being wrong. */
@@ -104,19 +116,31 @@ export function rightBy({ method }: Problem, here: Outlook): number {
  */
 export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
+  if (isServedAgain(problem, sound)) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
-  if (isServedAgain(problem, sound)) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
 }
 
-/** More often than patience asks for: right each time, and each time a cup one would serve. */
-function isServedAgain(problem: Problem, sound: readonly Pour[]): boolean {
-  return sound.length > PATIENCE && wouldServeAll(problem, sound);
+/**
+ * More often than patience asks for a cup one would serve: right together and the last time, and never plainly off but for one
+ * in four. One word of three may be half a point out and the next cup is no better for it.
+ */
+export function isServedAgain(problem: Problem, sound: readonly Pour[]): boolean {
+  const newest = sound.at(-1);
+  if (newest === undefined || !isLiked(newest) || !readsRight(problem, newest)) return false;
+  const served = sound.filter((pour) => isServed(problem, pour));
+  return served.length > PATIENCE && served.length >= MOSTLY * sound.length && tastesRightTogether(problem, served);
 }
 
-function wouldServeAll(problem: Problem, sound: readonly Pour[]): boolean {
-  return sound.every((pour) => isLiked(pour) && readsRight(problem, pour));
+/** A bright cup is not held against a light roast. */
+function tastesRightTogether(problem: Problem, pours: readonly Pour[]): boolean {
+  const dull = pours.filter((pour) => !isBright(problem, pour));
+  return dull.length === 0 || tastesRight(problem, dull);
+}
+
+function isServed(problem: Problem, pour: Pour): boolean {
+  return isLiked(pour) && !isPlainlyOff(problem, pour);
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
@@ -163,7 +187,8 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
   const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : GRACE_SECONDS;
-  return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isServedGladly(problem, last));
+  const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound);
+  return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }
 
 /** Marked like a cup one serves gladly, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
@@ -171,10 +196,13 @@ export function isServedGladly(problem: Problem, pour: Pour): boolean {
   return (pour.taste?.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour);
 }
 
-/** Liked each time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
+/** Served each time, gladly the last time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
   const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
-  return wouldServeAll(problem, sound) || isOpen ? PATIENCE + 1 : PATIENCE;
+  const newest = sound.at(-1);
+  const isGladly = newest !== undefined && isServedGladly(problem, newest) && readsRight(problem, newest);
+  const isServedSoFar = isGladly || sound.every((pour) => isServed(problem, pour));
+  return isOpen || (isServedSoFar && tastesRightTogether(problem, sound)) ? PATIENCE + 1 : PATIENCE;
 }
 
 /** A cup one would serve. */

@@ -6,6 +6,7 @@ import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
+import { wrongTurns } from './swings';
 
 /** Below this share of belief in the window, time comes first. */
 export const WINDOW_DOUBT = 0.45;
@@ -54,6 +55,10 @@ export function leversToTry(
         .map(({ settings }) => lookAt(problem, posterior, particles, settings))
         .filter((outlook) => isSlower(outlook, here) === mustSlow);
     const wantedWay = helping('grind');
+    const goesBack = wrongTurns(problem, 'window', from);
+    if (wantedWay.length > 0 && wantedWay.every(({ settings }) => goesBack(settings))) {
+      return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
+    }
     if (wantedWay.length === 0) {
       const lever = helping('dose').length > 0 ? 'dose' : 'yield';
       return { ...window, levers: [lever], blocked: 'grind' };

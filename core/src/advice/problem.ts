@@ -167,7 +167,7 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
     const clock = readClock(request, shot, method.leadSeconds);
     const isShort = method.timeIs === 'target' && isTooShort(request, clock.timeSeconds);
     const isMuddled = tastesMuddled(request, shot, isShort);
-    const channelled = isMuddled || cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
+    const channelled = isMuddled || sawChannel({ cause, seen });
     const pour: Pour = {
       planned,
       measured,
@@ -188,6 +188,11 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
     before = planned;
     return pour;
   });
+}
+
+/** Seen or found, as against tasted. */
+export function sawChannel({ cause, seen }: Pick<Pour, 'cause' | 'seen'>): boolean {
+  return cause === 'channelled' || seen.some((sign) => CHANNEL_SIGNS.includes(sign));
 }
 
 /** Harsh and sour, harsh though not bitter, or harsh though the water had no time to draw out too much. */

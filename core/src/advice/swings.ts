@@ -1,4 +1,4 @@
-import { tastesRight } from './claim';
+import { plainMiss, TASTE_SCALES, tastesRight } from './claim';
 import { changesBetween } from './changes';
 import type { Settings } from './answer';
 import { isSame } from './evidence';
@@ -23,8 +23,41 @@ export function withoutSwings<T extends { move: Move }>(
     .filter(([poured]) => !isSame(poured.planned, from))
     .filter((pours) => pouredInTime(problem, pours) && (stage === 'window' || tastesRight(problem, pours)))
     .map(([poured]) => poured.planned);
-  const near = choices.filter(({ move }) => !known.some((right) => passesBy(from, right, move.settings)));
+  const goesBack = wrongTurns(problem, stage, from);
+  const near = choices.filter(
+    ({ move }) => !known.some((right) => passesBy(from, right, move.settings)) && !goesBack(move.settings),
+  );
   return near.length > 0 ? near : [...choices];
+}
+
+/**
+ * What was tried and was off the other way than the shots here is not gone back to, nor beyond: what is wanted lies between. For the
+ * time that is a mean on the other side of the window; for taste a cup plainly off to the other side, or any mean outside the
+ * window.
+ *
+ * @returns whether a move from here to such settings, or past them, would be such a turn
+ */
+export function wrongTurns(problem: Problem, stage: PlanStage, from: Settings): (to: Settings) => boolean {
+  const groups = settingsPoured(problem);
+  const here = groups.find(([poured]) => isSame(poured.planned, from));
+  if (here === undefined) return () => false;
+  const tried = groups.filter((pours) => pours !== here && isOffTheOtherWay(problem, stage, here, pours));
+  return (to) => tried.some(([{ planned }]) => isSame(planned, to) || passesBy(from, planned, to));
+}
+
+function isOffTheOtherWay(problem: Problem, stage: PlanStage, here: readonly Pour[], there: readonly Pour[]): boolean {
+  const isTimed = problem.method.timeIs === 'target';
+  const [side, otherSide] = [sideOf(problem, here), sideOf(problem, there)];
+  if (stage === 'window') return isTimed && side * otherSide < 0;
+  if (isTimed && otherSide !== 0) return true;
+  return TASTE_SCALES.some((scale) => plainMiss(problem, here, scale) * plainMiss(problem, there, scale) < 0);
+}
+
+/** −1 where the shots, taken together, poured too fast, +1 where too slow, 0 in the window or as good as. */
+function sideOf(problem: Problem, pours: readonly Pour[]): number {
+  const { min, max } = problem.request.target.timeSeconds;
+  const timeSeconds = pours.reduce((sum, pour) => sum + pour.timeSeconds!, 0) / pours.length;
+  return isInTime(problem, { timeSeconds }) ? 0 : Math.sign(timeSeconds - (min + max) / 2);
 }
 
 /** The shots that tell of their settings, put together by these. */
