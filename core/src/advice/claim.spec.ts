@@ -3,6 +3,7 @@ import { everydayRequest, everydayShot } from './advice.fixture';
 import {
   costOfClaim,
   isGoodEnough,
+  isServedAgain,
   isToConfirm,
   isTooTight,
   mayClaim,
@@ -237,6 +238,36 @@ describe('good enough', () => {
   });
 });
 
+describe('a cup that is served again and again', () => {
+  const cup = (balance: number, overall: number, timeSeconds = 29) => ({
+    ...right,
+    timeSeconds,
+    taste: { balance, body: 0, overall },
+  });
+  const isDone = (...shots: AdviceRequest['shots']) => {
+    const { problem, evidence } = after(shots);
+    return isServedAgain(problem, evidence.sameSettings);
+  };
+
+  it('is done the third time, though a word was a point out', () => {
+    expect(isDone(cup(0, 8), cup(-1, 7.5), cup(-0.5, 7.5))).toBe(true);
+    expect(isDone(cup(0, 8), cup(-0.5, 7.5))).toBe(false);
+  });
+
+  it('is not while the newest is none to serve, or all lean one way', () => {
+    expect(isDone(cup(0, 8), cup(-0.5, 7.5), cup(-1, 7.5))).toBe(false);
+    expect(isDone(cup(0, 8), cup(-0.5, 7.5), cup(-0.5, 6))).toBe(false);
+    expect(isDone(cup(-1, 8), cup(-1, 7.5), cup(-0.5, 7.5))).toBe(false);
+  });
+
+  it('outweighs one in four that was off', () => {
+    const late = cup(0, 8, 36);
+    expect(isDone(cup(0, 8), late, cup(0, 8))).toBe(false);
+    expect(isDone(cup(0, 8), late, cup(0, 8), cup(0, 8))).toBe(true);
+    expect(isDone(cup(0, 8), late, late, cup(0, 8), cup(0, 8))).toBe(false);
+  });
+});
+
 describe('in time', () => {
   it.each([
     [24.4, false],
@@ -287,6 +318,13 @@ describe('preparing', () => {
     ).toEqual([false, true, false]);
     const gushing = { ...channel, timeSeconds: 17 };
     expect(isTight([gushing, gushing, gushing])).toBe(false);
+  });
+
+  it('is asked again where a channel was seen, though the cup was harsh; and of a short shot as long as its settings are believed in', () => {
+    const harsh = { ...channel, taste: { balance: -1.5, body: 0, dryness: 2.5 } };
+    expect([1, 2, 3].map((count) => prepares(Array(count).fill(harsh), 0.5))).toEqual([true, true, false]);
+    const short = { ...harsh, timeSeconds: 21 };
+    expect([0.3, 0.6].map((share) => prepares([short, short, short], share))).toEqual([false, true]);
   });
 
   it('cannot mend a shot that is too slow in spite of its channel', () => {

@@ -199,6 +199,9 @@ describe('a run of shots that left what the earlier ones showed', () => {
     expect(staleIn([28, 29, 28, 34])).toBe(0);
     expect(staleIn([28, 29, 28, 34, 34])).toBe(3);
     expect(staleIn([28, 29, 23, 24])).toBe(2);
+    // One of two before was like these: nothing has shifted.
+    expect(staleIn([29, 36, 29, 29])).toBe(0);
+    expect(staleIn([29, 36, 24, 24])).toBe(2);
   });
 
   it('is remembered once the settings are changed, and forgotten when the shots come back', () => {

@@ -231,9 +231,11 @@ function markStale(pours: Pour[]): Pour[] {
 
 function isShift(earlier: readonly Pour[], pair: readonly Pour[]): boolean {
   const times = earlier.map(({ timeSeconds }) => timeSeconds!).sort((a, b) => a - b);
-  const usual = times[Math.floor(times.length / 2)]!;
-  const shifts = pair.map(({ timeSeconds }) => Math.log(timeSeconds! / usual));
-  return shifts.every((shift) => shift > SHIFT) || shifts.every((shift) => shift < -SHIFT);
+  // Of an even number the middle one nearer to the pair: where one of two shots before was like these, nothing has shifted.
+  const lower = times[Math.floor((times.length - 1) / 2)]!;
+  const upper = times[Math.floor(times.length / 2)]!;
+  const isSlower = pair.every(({ timeSeconds }) => Math.log(timeSeconds! / upper) > SHIFT);
+  return isSlower || pair.every(({ timeSeconds }) => Math.log(timeSeconds! / lower) < -SHIFT);
 }
 
 /** What a timed grinder must have given in the time it ran. */

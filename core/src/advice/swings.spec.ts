@@ -57,4 +57,19 @@ describe('step, half step, stop', () => {
   it('never takes away the last way out', () => {
     expect(left([at(12, 28), at(14, 20)], [{ grind: 11 }])).toEqual([{ grind: 11 }]);
   });
+
+  it('comes not as far back as what was off the other way: what is wanted lies between', () => {
+    const bitter = { balance: 2, body: 0, dryness: 0 };
+    const seconds = [12, 12.5, 13].map((grind) => ({ grind }));
+    // Too fast at 14, too slow at 12.
+    expect(left([at(12, 36), at(14, 20)], seconds)).toEqual([{ grind: 12.5 }, { grind: 13 }]);
+    expect(left([at(12, 36), at(14, 28)], seconds)).toEqual(seconds);
+    // Sour at 14, plainly bitter at 12, or choked there.
+    const here = at(14, 28, { taste: sour });
+    expect(left([at(12, 30, { taste: bitter }), here], seconds, 'taste')).toEqual([{ grind: 12.5 }, { grind: 13 }]);
+    expect(left([at(12, 40, { taste: sour }), here], seconds, 'taste')).not.toContainEqual({ grind: 12 });
+    expect(left([at(12, 30, { taste: { ...bitter, balance: 0.5 } }), here], seconds, 'taste')).toContainEqual({
+      grind: 12,
+    });
+  });
 });
