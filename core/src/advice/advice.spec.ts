@@ -196,7 +196,13 @@ describe('any valid request', () => {
       }),
     ),
   });
+  const marks = fc.record({
+    best: fc.record({ mean: between(0, 15), sd: between(1e-6, 10) }),
+    loss: fc.record({ mean: between(0.05, 10), sd: between(1e-6, 10) }),
+    cups: fc.integer({ min: 0, max: 1000 }),
+  });
   const request = fc.record({
+    taster: maybe(fc.record({ overall: maybe(marks), sweetness: maybe(marks) })),
     method: fc.constantFrom(...METHOD_IDS),
     step: fc.constantFrom(0, 0.1, 0.5, 1, 5),
     finer: fc.constantFrom('lower' as const, 'higher' as const),
@@ -220,6 +226,7 @@ describe('any valid request', () => {
           machine: { temperatureC: r.temperature },
           coffee: { roast: r.roast },
           target: { ...base.target, timer: r.timer },
+          taster: r.taster,
           start: { grind: r.start },
           shots: r.shots,
         });

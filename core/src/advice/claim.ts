@@ -124,7 +124,7 @@ export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here:
 
 /**
  * More often than patience asks for a cup one would serve: right together and the last time, and never plainly off but for one
- * in four. One word of three may be half a point out and the next cup is no better for it.
+ * in four. A tongue of ±0.4 may well put one of three right cups a point off.
  */
 export function isServedAgain(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);
@@ -139,7 +139,7 @@ function tastesRightTogether(problem: Problem, pours: readonly Pour[]): boolean 
   return dull.length === 0 || tastesRight(problem, dull);
 }
 
-function isServed(problem: Problem, pour: Pour): boolean {
+export function isServed(problem: Problem, pour: Pour): boolean {
   return isLiked(pour) && !isPlainlyOff(problem, pour);
 }
 

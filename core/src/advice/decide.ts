@@ -100,8 +100,8 @@ export function decide(problem: Problem, seed: string): Decision {
   if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_WEIGHING) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);
   if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
-  if (!isTight && !evidence.last.channelled && isOdd(problem, evidence, still.outlook))
-    return stay('repeat', 'surprise');
+  const isUnspoilt = !isTight && !evidence.last.channelled;
+  if (isUnspoilt && isOdd(problem, evidence, still.outlook)) return stay('repeat', 'surprise');
   const open = (plan: Plan): Choice[] => {
     const legal = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
     const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
@@ -131,13 +131,8 @@ export function decide(problem: Problem, seed: string): Decision {
 /** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */
 function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   if (evidence.isOddAfterSeries) return true;
-  if (
-    isServedAgain(
-      problem,
-      evidence.sameSettings.filter(({ sound }) => sound),
-    )
-  )
-    return false;
+  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  if (isServedAgain(problem, sound)) return false;
   return isSurprising(evidence) && (evidence.sameSettings.length < 2 || here.windowShare > WINDOW_DOUBT);
 }
 

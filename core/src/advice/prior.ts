@@ -86,6 +86,8 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
 
 /** Another coffee at its best is marked a little differently by the same person [assumed]. */
 const BETWEEN_COFFEES = { best: 0.35, logLoss: 0.15 };
+/** What a stranger's use of the scale leaves open. */
+const STRANGER = { best: 1, logLoss: 0.35 };
 
 /**
  * A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
@@ -98,19 +100,16 @@ function believeMarks(
   usualBest: number,
   believe: (index: number, at: number, spread: number) => void,
 ): void {
-  if (!learned) {
-    believe(atBest, usualBest, 1);
-    believe(atLogLoss, Math.log(1.45), 0.35);
-    return;
-  }
+  believe(atBest, usualBest, STRANGER.best);
+  believe(atLogLoss, Math.log(1.45), STRANGER.logLoss);
+  if (!learned) return;
   const { best, loss } = learned;
+  // What is known no better than of a stranger is not known.
+  const bestSd = Math.hypot(best.sd, BETWEEN_COFFEES.best);
+  if (bestSd < STRANGER.best) believe(atBest, best.mean, bestSd);
   const logVariance = Math.log1p((loss.sd / loss.mean) ** 2);
-  believe(atBest, best.mean, Math.min(1, Math.hypot(best.sd, BETWEEN_COFFEES.best)));
-  believe(
-    atLogLoss,
-    Math.log(loss.mean) - logVariance / 2,
-    Math.min(0.35, Math.hypot(Math.sqrt(logVariance), BETWEEN_COFFEES.logLoss)),
-  );
+  const logLossSd = Math.hypot(Math.sqrt(logVariance), BETWEEN_COFFEES.logLoss);
+  if (logLossSd < STRANGER.logLoss) believe(atLogLoss, Math.log(loss.mean) - logVariance / 2, logLossSd);
 }
 
 /**

@@ -1,7 +1,7 @@
 import { restAt } from '../coffee/rest';
 import type { Expectation, Reason, Settings } from './answer';
 import { changesBetween } from './changes';
-import { CLAIM_AT_LEAST, isServedGladly, readsRight, rightBy } from './claim';
+import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -69,7 +69,8 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
   }
   if (stage !== 'dialled') return [];
   if (rightBy(problem, here) < CLAIM_AT_LEAST) {
-    const text = `${n} cups at these settings, and each one you would serve: good enough is enough, though it is only ${odds} that they are right to the last tenth. Write the card.`;
+    const served = sameSettings.filter((pour) => pour.sound && isServed(problem, pour)).length;
+    const text = `${n} cups at these settings, and ${served === n ? 'each one' : `${served} of them`} you would serve: good enough is enough, though it is only ${odds} that they are right to the last tenth. Write the card.`;
     return [{ code: 'dialled', text }];
   }
   const who = n === 1 ? 'This shot and what led to it say' : `${n} shots at these settings say`;

@@ -35,7 +35,7 @@ export const learnedCoffeeSchema = z.object({
 const learnedMarksSchema = z.object({
   /** The mark of a cup as wanted, and what a point away from it costs. */
   best: z.object({ mean: z.number().min(0).max(15), sd: z.number().positive().max(10) }),
-  loss: z.object({ mean: z.number().positive().max(10), sd: z.number().positive().max(10) }),
+  loss: z.object({ mean: z.number().min(0.05).max(10), sd: z.number().positive().max(10) }),
   cups: z.number().int().min(0).max(1e7),
 });
 
