@@ -48,8 +48,9 @@ export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook)
   const isOutside = here.windowShare <= 0.25;
   if (spoilt === null) return false;
   // Of a shot that ran short nothing else is known to be wrong while its settings are believed to be in the window.
-  const ranShort = !isTooTight(problem, evidence) && here.windowShare >= SURE_ENOUGH;
-  if (spoiltInARow > mostPrepared(evidence)) return ranShort;
+  if (spoiltInARow > mostPrepared(evidence)) {
+    return !isTooTight(problem, evidence) && here.windowShare >= SURE_ENOUGH;
+  }
   if (spoilt === 'muddled') return true;
   const { min, max } = problem.request.target.timeSeconds;
   const seconds = last.timeSeconds ?? 0;
@@ -139,6 +140,7 @@ function tastesRightTogether(problem: Problem, pours: readonly Pour[]): boolean 
   return dull.length === 0 || tastesRight(problem, dull);
 }
 
+/** A cup one would serve, that no word or clock puts plainly off. */
 export function isServed(problem: Problem, pour: Pour): boolean {
   return isLiked(pour) && !isPlainlyOff(problem, pour);
 }

@@ -219,6 +219,29 @@ describe('how a person marks', () => {
     expect(marksOf([...cups, { balance: 0, overall: 2, dryness: 2 }])).toBeNull();
   });
 
+  it('gives the advice something it accepts, however absurd the marks', () => {
+    const score = (from: number, to: number) => fc.integer({ min: 2 * from, max: 2 * to }).map((n) => n / 2);
+    const cup = fc.record({
+      balance: score(-3, 3),
+      body: score(-3, 3),
+      overall: score(0, 10),
+      sweetness: score(0, 10),
+    });
+    // The worse, the better marked: a line through these begins below nothing.
+    const worstLiked = Array.from({ length: 300 }, (_, i) => {
+      const balance = (i % 7) - 3;
+      return { balance, body: 0, overall: 3.3 * Math.abs(balance) };
+    });
+    const perverse = marksOf(worstLiked)!;
+    expect(perverse.overall!.best.mean).toBe(0);
+    expect(adviceRequestSchema.safeParse(everydayRequest({ taster: perverse })).success).toBe(true);
+    const accepts = (cups: Parameters<typeof palateOf>[0]): boolean => {
+      const taster = palateOf(cups)?.marks;
+      return adviceRequestSchema.safeParse(everydayRequest({ taster })).success;
+    };
+    fc.assert(fc.property(fc.array(cup, { minLength: 5, maxLength: 40 }), accepts), { numRuns: 40 });
+  });
+
   it('moves what the next dial-in expects of a cup as wanted, unless it is known no better than of a stranger', () => {
     const priorOf = (taster: AdviceRequest['taster']) =>
       priorFor(readProblem(adviceRequestSchema.parse(everydayRequest({ taster }))));

@@ -5,7 +5,8 @@ export const FEWEST_TASTINGS = 5;
 /** A harsh cup is marked down for its harshness, whatever its balance. */
 export const HARSH = 1;
 
-interface Marked {
+/** A cup somebody placed on the scales, marked of ten, or both. */
+export interface Marked {
   balance?: number | null;
   body?: number | null;
   dryness?: number | null;
@@ -23,6 +24,8 @@ const USUAL = {
   overall: { best: { mean: 8.3, sd: 1 }, loss: { mean: 1.5, sd: 0.5 }, bodyWeight: 0.5 },
   sweetness: { best: { mean: 7.5, sd: 1 }, loss: { mean: 1.5, sd: 0.5 }, bodyWeight: 0.1 },
 } as const;
+/** A best mark above ten says that this person leaves room for nothing. */
+const HIGHEST_BEST = 12;
 /** Nodes and weights of Gauss–Hermite quadrature of order 5 for a standard normal. */
 const NODES = [
   [-2.85697, 0.011257],
@@ -92,8 +95,10 @@ function fitLine(
   }
   const determinant = a * d - b * b;
   const round = (value: number): number => Number(value.toFixed(2));
+  // Who marks poor cups highest would get a line that leaves the scale.
+  const mark = (value: number): number => Math.min(HIGHEST_BEST, Math.max(0, value));
   return {
-    best: { mean: round((d * u - b * v) / determinant), sd: round(Math.sqrt(d / determinant)) },
+    best: { mean: round(mark((d * u - b * v) / determinant)), sd: round(Math.sqrt(d / determinant)) },
     loss: { mean: round(Math.max(0.2, (a * v - b * u) / determinant)), sd: round(Math.sqrt(a / determinant)) },
     cups: cups.length,
   };

@@ -1,5 +1,5 @@
 import type { LearnedTaster } from '../advice/request';
-import { FEWEST_TASTINGS, HARSH, marksOf } from './marks';
+import { FEWEST_TASTINGS, HARSH, marksOf, type Marked } from './marks';
 
 /** Where on the balance and body scales one person likes a cup best. */
 export interface Palate {
@@ -11,14 +11,6 @@ export interface Palate {
   tastings: number;
   /** How this person uses the scales of ten. */
   marks: LearnedTaster | null;
-}
-
-interface Liked {
-  balance?: number | null;
-  body?: number | null;
-  overall?: number | null;
-  sweetness?: number | null;
-  dryness?: number | null;
 }
 
 /** People want what the scale calls balanced, give or take this. */
@@ -39,7 +31,7 @@ const GRID = 0.1;
  * form.
  * @returns null with fewer than five marked cups
  */
-export function palateOf(tastings: readonly Liked[]): Palate | null {
+export function palateOf(tastings: readonly Marked[]): Palate | null {
   const marked = tastings.flatMap(({ balance, body, overall, dryness }) =>
     balance == null || overall == null || (dryness ?? 0) >= HARSH ? [] : [{ balance, body: body ?? 0, overall }],
   );
