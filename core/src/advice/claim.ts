@@ -1,7 +1,16 @@
 import type { Roast } from '../brew/types';
 import { isSurprising, missedRecipe, type Evidence } from './evidence';
 import type { Outlook } from './particles';
-import { DRY, GRACE_SECONDS, isInTime, PUCK_STRAYS, sawChannel, type Pour, type Problem } from './problem';
+import {
+  DRY,
+  GRACE_SECONDS,
+  isInTime,
+  PUCK_STRAYS,
+  sawChannel,
+  WINDOW_DOUBT,
+  type Pour,
+  type Problem,
+} from './problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;
@@ -33,10 +42,8 @@ const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light
 export const PATIENCE = 2;
 /** A channel makes a shot faster by no more than this share of it: further short of the window it is too coarse besides. */
 const CHANNEL_SHARE = 0.3;
-/** Believed in the window this much, a shot that ran short did so by its channel. */
-const SURE_ENOUGH = 0.45;
-/** Spoilt pucks in a row that are put down to preparation. */
-const MOST_PREPARED = { channels: 2, muddled: 1 };
+/** Spoilt pucks in a row that are put down to preparation; one more where the shots ran short and nothing else is known to be wrong. */
+const MOST_PREPARED = { channels: 2, muddled: 1, short: 3 };
 
 /**
  * Preparation before anything else: when channels come twice, when the cup is harsh without being bitter, or when a
@@ -49,7 +56,8 @@ export function mustPrepare(problem: Problem, evidence: Evidence, here: Outlook)
   if (spoilt === null) return false;
   // Of a shot that ran short nothing else is known to be wrong while its settings are believed to be in the window.
   if (spoiltInARow > mostPrepared(evidence)) {
-    return !isTooTight(problem, evidence) && here.windowShare >= SURE_ENOUGH;
+    const isWorthCare = spoiltInARow <= MOST_PREPARED.short && here.windowShare >= WINDOW_DOUBT;
+    return isWorthCare && !isTooTight(problem, evidence);
   }
   if (spoilt === 'muddled') return true;
   const { min, max } = problem.request.target.timeSeconds;

@@ -17,11 +17,11 @@ import {
 } from './claim';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, lastResort, leversToTry, WINDOW_DOUBT, type Plan } from './levers';
+import { isSlower, lastResort, leversToTry, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import type { Problem } from './problem';
+import { WINDOW_DOUBT, type Problem } from './problem';
 import { rank } from './rank';
 import { hasWayOut } from './sensible';
 import { withoutSwings } from './swings';

@@ -3,7 +3,7 @@ import type { Lever } from '../method/Method';
 import { LEVER_OF, type Settings } from './answer';
 import { slopesOf } from './gradients';
 import { type Posterior } from './infer';
-import { isMixture, measuredTimeSd, tailWeight, timeSd } from './readings';
+import { isMixture, measuredTimeSd, tailWeight, timeSd, withHand } from './readings';
 import { changesBetween } from './changes';
 import { directionOf } from './moves';
 import { beliefOf, geometryOf, predict } from './model';
@@ -115,7 +115,7 @@ function isOddAfterSeries(problem: Problem, last: Pour, sameSettings: readonly P
 
 function strayedBy({ planned, measured, hand }: Pour, share = 1): Evidence['strayed'] {
   // Struck level and read in a glass: such misses are the measuring's, and its doubt is reckoned with already.
-  if (hand.time > 0) return null;
+  if (hand.isByEye) return null;
   const isFar = (variable: 'doseGrams' | 'yieldGrams'): boolean =>
     Math.abs(Math.log(measured[variable] / planned[variable])) > share * STRAYED[variable];
   if (isFar('doseGrams')) return 'doseGrams';
@@ -146,7 +146,7 @@ function surpriseOf(problem: Problem, last: Pour, posterior: Posterior): Evidenc
   const sd = noise.time * measuredTimeSd(last);
   const precision = tailWeight(residual / sd) / (sd * sd);
   const left = Math.max(0.02, 1 - precision * own);
-  const spread = noise.time * timeSd(here.puckSeconds);
+  const spread = noise.time * withHand(timeSd(here.puckSeconds), last.hand.time * here.timeSeconds);
   return {
     expectedSeconds: last.clockSeconds - residual / left,
     sigmas: residual / left / Math.sqrt(spread * spread + own / left),

@@ -5,11 +5,8 @@ import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import { GRACE_SECONDS, isInTime, PUCK_STRAYS, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, isInTime, PUCK_STRAYS, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { wrongTurns } from './swings';
-
-/** Below this share of belief in the window, time comes first. */
-export const WINDOW_DOUBT = 0.45;
 
 /** Shots that ran further outside the window than a puck strays by put time first below this belief. */
 const CLOCK_BELIEVED = 0.7;

@@ -206,13 +206,17 @@ export function timeElasticity(leadMeanSeconds: number, frame: Frame): number {
   return Math.max(0.2, (puck + LEAD_EXPONENT * lead) / frame.middleSeconds);
 }
 
-/** How a liking scale falls off: its parameters, their places in the vector, and how much body counts beside balance. */
+/**
+ * How a liking scale falls off: its parameters, their places in the vector, how much body counts beside balance, and how a
+ * cup as wanted is usually marked.
+ */
 export interface LikingScale {
   best: 'overallBest' | 'sweetBest';
   loss: 'overallLoss' | 'sweetLoss';
   atBest: number;
   atLogLoss: number;
   bodyWeight: number;
+  usualBest: number;
 }
 
 export const OVERALL: LikingScale = {
@@ -221,6 +225,7 @@ export const OVERALL: LikingScale = {
   atBest: P.overallBest,
   atLogLoss: P.logOverallLoss,
   bodyWeight: 0.5,
+  usualBest: 8.3,
 };
 export const SWEETNESS: LikingScale = {
   best: 'sweetBest',
@@ -228,6 +233,7 @@ export const SWEETNESS: LikingScale = {
   atBest: P.sweetBest,
   atLogLoss: P.logSweetLoss,
   bodyWeight: 0.1,
+  usualBest: 7.5,
 };
 
 interface Cup {

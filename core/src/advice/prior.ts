@@ -1,6 +1,6 @@
 import type { Scale } from '../brew/snap';
-import type { Roast } from '../brew/types';
-import { frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
+import { expectedCup } from './beans';
+import { frameOf, OVERALL, P, PARAMETERS, SWEETNESS, timeElasticity, type Frame, type LikingScale } from './model';
 import type { Problem } from './problem';
 import type { HandCheck, LearnedMarks } from './request';
 
@@ -10,14 +10,6 @@ export interface Prior {
   sd: Float64Array;
 }
 
-/** At 93 °C and an ordinary window, light roasts pour sour and dark ones bitter. On the contract's balance scale. */
-const ROAST_BALANCE: Record<Roast, number> = {
-  light: -0.7,
-  'medium-light': -0.35,
-  medium: 0,
-  'medium-dark': 0.3,
-  dark: 0.6,
-};
 /**
  * What the levers usually do: points for a unit of log time by grind, for a unit of log ratio, and for a °C. Heat gives to the
  * body what its extraction gives: as much log time by grind as it gives to the balance.
@@ -26,18 +18,10 @@ const USUAL = {
   balance: { grind: 4, ratio: 5.5, heat: 0.3 },
   body: { grind: 2, ratio: 3.8, heat: (2 * 0.3) / 4 },
 };
-/** What roast alone leaves open. */
-const ROAST_SD = { balance: 0.9, body: 0.7 };
+/** What roast, process and altitude leave open. */
+const COFFEE_SD = { balance: 0.9, body: 0.7 };
 /** How far a kept recipe may have wandered since: its time by a tenth, its taste by half a tolerance. */
 const KEPT_SD = { logPuck: 0.12, balance: 0.3, body: 0.35 };
-
-const ROAST_BODY: Record<Roast, number> = {
-  light: -0.4,
-  'medium-light': -0.2,
-  medium: 0,
-  'medium-dark': 0.1,
-  dark: 0.2,
-};
 
 /**
  * Two stories of how a dial-in begins: the recipe may lie anywhere, or somebody had these very settings right not long ago
@@ -65,9 +49,10 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   const slope = slopeFor(problem);
   believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
   believe(P.doseExponent, 2, 0.7);
+  const cup = expectedCup(request.coffee);
   const heatShift = USUAL.balance.heat * (frame.temperatureC + (request.machine?.temperatureOffsetC ?? 0) - 93);
-  believe(P.balanceAtCentre, ROAST_BALANCE[request.coffee.roast] + heatShift, ROAST_SD.balance);
-  believe(P.bodyAtCentre, ROAST_BODY[request.coffee.roast], ROAST_SD.body);
+  believe(P.balanceAtCentre, cup.balance + heatShift, COFFEE_SD.balance);
+  believe(P.bodyAtCentre, cup.body, COFFEE_SD.body);
   believeCoffee(problem, frame, believe);
   if (origin === 'kept recipe') {
     sd[P.logPuck] = KEPT_SD.logPuck;
@@ -79,8 +64,8 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logHeatToGrind, Math.log(USUAL.balance.heat / USUAL.balance.grind), 0.35);
   believe(P.bodyGrind, USUAL.body.grind, 1);
   believe(P.logBodyRatio, Math.log(USUAL.body.ratio), 0.5);
-  believeMarks(request.taster?.overall, P.overallBest, P.logOverallLoss, 8.3, believe);
-  believeMarks(request.taster?.sweetness, P.sweetBest, P.logSweetLoss, 7.5, believe);
+  believeMarks(OVERALL, request.taster?.overall, cup.flatness, believe);
+  believeMarks(SWEETNESS, request.taster?.sweetness, cup.flatness, believe);
   return { mean, sd };
 }
 
@@ -94,19 +79,18 @@ const STRANGER = { best: 1, logLoss: 0.35 };
  * differently; believing otherwise of a stranger would call a mild marker's poor cup right.
  */
 function believeMarks(
+  { atBest, atLogLoss, usualBest }: LikingScale,
   learned: LearnedMarks | null | undefined,
-  atBest: number,
-  atLogLoss: number,
-  usualBest: number,
+  flatness: number,
   believe: (index: number, at: number, spread: number) => void,
 ): void {
-  believe(atBest, usualBest, STRANGER.best);
+  believe(atBest, usualBest - flatness, STRANGER.best);
   believe(atLogLoss, Math.log(1.45), STRANGER.logLoss);
   if (!learned) return;
   const { best, loss } = learned;
   // What is known no better than of a stranger is not known.
   const bestSd = Math.hypot(best.sd, BETWEEN_COFFEES.best);
-  if (bestSd < STRANGER.best) believe(atBest, best.mean, bestSd);
+  if (bestSd < STRANGER.best) believe(atBest, best.mean - flatness, bestSd);
   const logVariance = Math.log1p((loss.sd / loss.mean) ** 2);
   const logLossSd = Math.hypot(Math.sqrt(logVariance), BETWEEN_COFFEES.logLoss);
   if (logLossSd < STRANGER.logLoss) believe(atLogLoss, Math.log(loss.mean) - logVariance / 2, logLossSd);
@@ -134,8 +118,8 @@ function believeCoffee(
   const reach = 2.5 * Math.abs(longer) + 2 * Math.abs(slower) + 0.15 * Math.abs(hotter);
   const balanceSd = Math.hypot(learned.balance.sd, 0.3, reach);
   const bodySd = Math.hypot(learned.body.sd, 0.3, reach);
-  if (balanceSd < ROAST_SD.balance) believe(P.balanceAtCentre, balance, balanceSd);
-  if (bodySd < ROAST_SD.body) believe(P.bodyAtCentre, body, bodySd);
+  if (balanceSd < COFFEE_SD.balance) believe(P.balanceAtCentre, balance, balanceSd);
+  if (bodySd < COFFEE_SD.body) believe(P.bodyAtCentre, body, bodySd);
 }
 
 /** What fingers say of the puck's resistance against the wanted one, in ln: a weak first evidence [assumption]. */
@@ -177,12 +161,21 @@ function slopeFor(problem: Problem): { mean: number; sd: number } {
   };
 }
 
+/** How much the span of a scale says beside its step, where a step by the span moves time by more than 4 %, or by less. */
+const SPAN_SAYS = { coarse: 0.9, fine: 0.5 };
+/** What a usable step moves ln time by, and the most it is taken to where a scale has hardly any. */
+const STEP_MOVES = { usually: 0.04, atMost: 0.25 };
+
 /**
- * ln of the slope of an unknown grinder: the geometric mean of two rules of thumb, that a usable step moves the time by
- * about 4 % and that a whole scale spans e^3 in time.
+ * ln of the slope of an unknown grinder, between two rules of thumb: a usable step moves the time by about 4 %, and a
+ * whole scale spans e^3 in time. Where steps are few the span says nearly all, because a scale that does not reach from a
+ * gush to a choke would be of no use.
  */
 export function slopePrior({ min, max, step }: Scale): { mean: number; sd: number } {
-  const byRange = 3 / (max - min);
-  if (step <= 0) return { mean: Math.log(byRange), sd: 0.8 };
-  return { mean: 0.5 * (Math.log(byRange) + Math.log(0.04 / step)), sd: 0.6 };
+  const bySpan = 3 / (max - min);
+  if (step <= 0) return { mean: Math.log(bySpan), sd: 0.8 };
+  const byStep = STEP_MOVES.usually / step;
+  const share = SPAN_SAYS[bySpan > byStep ? 'coarse' : 'fine'];
+  const mean = share * Math.log(bySpan) + (1 - share) * Math.log(byStep);
+  return { mean: Math.min(mean, Math.log(STEP_MOVES.atMost / step)), sd: 0.6 };
 }

@@ -5,6 +5,7 @@ import { foretellDose } from '../dose/timedDose';
 import type { Method } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from './answer';
+import { gasScatter } from './beans';
 import { changesBetween } from './changes';
 import type { AdviceShot, ValidAdviceRequest } from './request';
 
@@ -12,6 +13,8 @@ import type { AdviceShot, ValidAdviceRequest } from './request';
 export const GRACE_SECONDS = 0.5;
 /** Share of the time by which a puck alone strays. */
 export const PUCK_STRAYS = 0.05;
+/** Settings believed in the window less than this are doubted: time comes first. */
+export const WINDOW_DOUBT = 0.45;
 
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {
@@ -44,10 +47,12 @@ export interface Pour {
   taste: NonNullable<AdviceShot['taste']> | null;
 }
 
-/** What measuring by eye adds: as a share of the time, and on the balance and body scales. */
+/** What measuring by eye, and a fresh coffee's gas, add: as a share of the time, and on the balance and body scales. */
 export interface Hand {
   time: number;
   taste: number;
+  /** Doses or yields are not weighed. */
+  isByEye: boolean;
 }
 
 /** The request made complete: a method object, scales, a start and filled pours. */
@@ -121,11 +126,15 @@ function doseRoom({ minGrams, maxGrams, found }: ValidAdviceRequest['basket']): 
 }
 
 /** By Darcy the time goes with the dose's square in the puck, about three quarters of the whole, and with the yield. */
-function handOf({ measuring, target }: ValidAdviceRequest): Hand {
+function handOf({ measuring, target, coffee }: ValidAdviceRequest): Hand {
   const dose = (measuring?.doseSdGrams ?? 0) / target.doseGrams;
   const poured = (measuring?.yieldSdGrams ?? 0) / target.yieldGrams;
   // Log ratio scatters by both; balance answers to it by about 5.5.
-  return { time: Math.sqrt((1.5 * dose) ** 2 + (0.92 * poured) ** 2), taste: 5.5 * Math.sqrt(dose ** 2 + poured ** 2) };
+  return {
+    time: Math.sqrt((1.5 * dose) ** 2 + (0.92 * poured) ** 2 + gasScatter(coffee) ** 2),
+    taste: 5.5 * Math.sqrt(dose ** 2 + poured ** 2),
+    isByEye: dose > 0 || poured > 0,
+  };
 }
 
 /** Measured in the window, give or take what a barista still calls in it. */

@@ -2,11 +2,11 @@ import type { Choice } from './choice';
 import { PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
 import type { Evidence } from './evidence';
 import { goalsOf } from './goals';
-import { isEarly, WINDOW_DOUBT, type Plan } from './levers';
+import { isEarly, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Outlook, Particles } from './particles';
-import type { Problem } from './problem';
+import { WINDOW_DOUBT, type Problem } from './problem';
 import { sensibleMoves } from './sensible';
 
 const SHORTLIST = 6;

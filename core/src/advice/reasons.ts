@@ -1,5 +1,6 @@
 import { restAt } from '../coffee/rest';
 import type { Expectation, Reason, Settings } from './answer';
+import { beansInWords } from './beans';
 import { changesBetween } from './changes';
 import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from './claim';
 import type { Decision } from './decide';
@@ -152,6 +153,7 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
       text: `${method.name}: ${plainNumber(start.doseGrams)} g in, ${plainNumber(start.yieldGrams)} g out is 1:${ratio}, in ${min}–${max} s.${heat}`,
     },
     ...doseReason(problem),
+    ...beansReason(problem),
     ...restReason(problem),
     { code: 'start', text: where },
     {
@@ -168,6 +170,12 @@ function doseReason({ request, start }: Problem): Reason[] {
   const room = wanted > start.doseGrams ? 'holds no more than' : 'wants no less than';
   const text = `${plainNumber(wanted, 1)} g was asked for, and this basket ${room} ${plainNumber(start.doseGrams, 1)} g: the ratio stays.`;
   return [{ code: 'basket', text }];
+}
+
+/** What process and altitude let one expect, before anybody tasted it. */
+function beansReason({ request }: Problem): Reason[] {
+  const text = request.coffee.learned ? '' : beansInWords(request.coffee);
+  return text === '' ? [] : [{ code: 'beans', text }];
 }
 
 /** Nothing is said of a coffee in its best days. */

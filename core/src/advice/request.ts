@@ -7,6 +7,8 @@ import { findMethod, METHOD_IDS } from '../method/methods';
 /** A measured value that may be left out or null. */
 const maybe = (min: number, max: number) => z.number().min(min).max(max).nullish();
 const seconds = z.number().min(1).max(300);
+/** A choked machine may run as long as somebody waits. */
+const LONGEST_SECONDS = 900;
 
 const scale = z
   .object({ min: z.number().min(-1e4).max(1e4), max: z.number().min(-1e4).max(1e4), step: z.number().min(0).max(1e4) })
@@ -80,9 +82,9 @@ const shotSchema = z.object({
       temperatureC: maybe(60, 100),
     })
     .nullish(),
-  timeSeconds: maybe(1, 300),
+  timeSeconds: maybe(1, LONGEST_SECONDS),
   timer: z.enum(TIMER_STARTS).nullish(),
-  firstDripSeconds: maybe(0, 120),
+  firstDripSeconds: maybe(0, LONGEST_SECONDS),
   seen: z.array(z.enum(SIGNS)).max(20).nullish(),
   purged: z.boolean().nullish(),
   /** What the barista found to have gone wrong with this shot. */

@@ -1,9 +1,9 @@
 import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './choice';
 import type { Evidence } from './evidence';
-import { lackOf, WINDOW_DOUBT } from './levers';
+import { lackOf } from './levers';
 import type { Outlook } from './particles';
-import type { Problem } from './problem';
+import { WINDOW_DOUBT, type Problem } from './problem';
 
 /**
  * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at

@@ -87,12 +87,17 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
   }
 }
 
+/** ln of two ratios that a barista calls the same: half a gram in 36. */
+const SAME_RATIO = 0.014;
+
 /** A hand that turned two levers at once cannot tell which of them did it. */
 export function hasteReasons({ pours }: Problem): Reason[] {
   const [before, last] = pours.slice(-2);
   if (!before || !last) return [];
   const changed = changesBetween(before.planned, last.planned).map(({ variable }) => variable);
-  const isInRatio = !changed.some((variable) => variable !== 'doseGrams' && variable !== 'yieldGrams');
+  const isRecipe = !changed.some((variable) => variable !== 'doseGrams' && variable !== 'yieldGrams');
+  const ratioOf = ({ planned }: Pour): number => planned.yieldGrams / planned.doseGrams;
+  const isInRatio = isRecipe && Math.abs(Math.log(ratioOf(last) / ratioOf(before))) < SAME_RATIO;
   if (changed.length < 2 || isInRatio) return [];
   const names = changed.map((variable) => LEVER_OF[variable]);
   const list = `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

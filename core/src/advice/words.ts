@@ -1,6 +1,6 @@
-/** 12.50 → "12.5", 36 → "36". */
+/** 12.50 → "12.5", 36 → "36", and a minus that is not a hyphen. */
 export function plainNumber(value: number, decimals = 2): string {
-  return String(Number(value.toFixed(decimals)));
+  return String(Number(value.toFixed(decimals))).replace('-', '−');
 }
 
 /** "4 in 5": a probability as people say it. */

@@ -74,7 +74,7 @@ export function restOf(days: {
   };
   const today = dayNumber(days.today);
   const ageDays = ageOn(today);
-  const phase = phaseAt(ageDays, band);
+  const { phase, reason } = restAt(ageDays, days.roast);
   const isFrozen = frozen.some(({ from, to }) => from <= today && to === Infinity);
   const dayOf = (age: number): string => {
     let day = dayNumber(days.roastedOn);
@@ -87,7 +87,7 @@ export function restOf(days: {
     ageDays: Math.round(ageDays * 10) / 10,
     bestFrom: isFrozen ? null : dayOf(band.bestFromDay),
     bestUntil: isFrozen ? null : dayOf(band.bestUntilDay),
-    reason: isFrozen ? 'Frozen: it hardly ages. Let it thaw closed before you open it.' : WHY[phase],
+    reason: isFrozen ? 'Frozen: it hardly ages. Let it thaw closed before you open it.' : reason,
   };
 }
 

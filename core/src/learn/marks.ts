@@ -1,3 +1,4 @@
+import { OVERALL, SWEETNESS } from '../advice/model';
 import type { LearnedMarks, LearnedTaster } from '../advice/request';
 
 /** Fewer marked cups say nothing of a person. */
@@ -19,11 +20,10 @@ const TONGUE_SD = 0.44;
 const CUPS_SD = 1.2;
 /** What a mark strays by beside the doubt of the cup: tongue, mood and day. */
 const MARK_SD = 0.6;
-/** Before a person gave any mark: the ordinary use of a scale of ten (docs/model.md), as normals. */
-const USUAL = {
-  overall: { best: { mean: 8.3, sd: 1 }, loss: { mean: 1.5, sd: 0.5 }, bodyWeight: 0.5 },
-  sweetness: { best: { mean: 7.5, sd: 1 }, loss: { mean: 1.5, sd: 0.5 }, bodyWeight: 0.1 },
-} as const;
+/** Before a person gave any mark: the spread of the usual best mark, and what a point costs, as normals (docs/model.md). */
+const BEST_SD = 1;
+const USUAL_LOSS = { mean: 1.5, sd: 0.5 };
+const SCALES = { overall: OVERALL, sweetness: SWEETNESS } as const;
 /** A best mark above ten says that this person leaves room for nothing. */
 const HIGHEST_BEST = 12;
 /** Nodes and weights of Gauss–Hermite quadrature of order 5 for a standard normal. */
@@ -45,12 +45,12 @@ const NODES = [
 export function marksOf(tastings: readonly Marked[], at = { balance: 0, body: 0 }): LearnedTaster | null {
   const usable = tastings.filter(({ balance, dryness }) => balance != null && (dryness ?? 0) < HARSH);
   const marks = (scale: 'overall' | 'sweetness'): LearnedMarks | null => {
-    const { bodyWeight, best, loss } = USUAL[scale];
+    const { bodyWeight, usualBest } = SCALES[scale];
     const cups = usable.flatMap(({ balance, body, [scale]: mark }) => {
       if (mark == null) return [];
       return [{ mark, away: distanceOf(balance! - at.balance, (body ?? at.body) - at.body, bodyWeight) }];
     });
-    return cups.length < FEWEST_TASTINGS ? null : fitLine(cups, best, loss);
+    return cups.length < FEWEST_TASTINGS ? null : fitLine(cups, { mean: usualBest, sd: BEST_SD }, USUAL_LOSS);
   };
   const overall = marks('overall');
   const sweetness = marks('sweetness');
