@@ -59,7 +59,7 @@ export function MovePanel(props: MovePanelProps) {
           </Button>
         )}
       </div>
-      <div className={styles.reasons}>
+      <div className={advice.alternatives.length > 0 ? styles.reasons : `${styles.reasons} ${styles.alone}`}>
         <div>
           <p className={styles.why}>
             {inUnit(advice.why.map(({ text }) => text).join(' '), unit)}{' '}

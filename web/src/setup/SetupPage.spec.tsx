@@ -1,3 +1,4 @@
+import { BODY_GOALS, FLAVOUR_GOALS, tasteTarget } from '@olvet/core';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { fakeHouse, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
@@ -19,6 +20,8 @@ function open(known: boolean, more: Record<string, object> = {}): Written[] {
   renderPage(<SetupPage />, { path: '/setup' });
   return written;
 }
+const wordsOf = (goals: readonly { id: string; text: string }[], id: string) =>
+  goals.find((goal) => goal.id === id)!.text;
 const go = () => fireEvent.click(screen.getByRole('button', { name: 'First advice' }));
 const type = (label: string, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
@@ -63,6 +66,29 @@ describe('setting up', () => {
     const { run, grinder: sent } = written[0]!.body as Put;
     expect(run).toMatchObject({ grinderId: 'grinder', coffeeId: 'coffee', methodId: 'open-light' });
     expect(sent ?? null).toBeNull();
+  });
+
+  it('aims at what the house wants of a coffee it knows, and of the next one chosen', async () => {
+    const bright = {
+      ...coffee,
+      id: 'bright',
+      name: 'Sand Spit',
+      flavourGoal: 'bright',
+      bodyGoal: 'light',
+      drunkAs: 'milk',
+    };
+    const cocoa = { ...coffee, flavourGoal: 'cocoa' };
+    const written = open(true, { '/api/coffees': pageOf([cocoa, bright]) });
+    await screen.findByRole('button', { name: 'First advice' });
+    expect(screen.getByText(wordsOf(FLAVOUR_GOALS, 'cocoa'))).toBeInTheDocument();
+    fireEvent.mouseDown(screen.getByLabelText('Coffee', { selector: 'input' }));
+    fireEvent.click(await screen.findByTitle('Sand Spit'));
+    expect(await screen.findByText(wordsOf(BODY_GOALS, 'light'))).toBeInTheDocument();
+    go();
+    await waitFor(() => expect(written).toHaveLength(1));
+    const { balance, body } = tasteTarget({ flavour: 'bright', body: 'light', drunkAs: 'milk' });
+    expect(Math.abs(balance) + Math.abs(body)).toBeGreaterThan(0);
+    expect((written[0]!.body as Put).run).toMatchObject({ coffeeId: 'bright', target: { balance, body } });
   });
 
   it('puts the server’s refusal at its field', async () => {

@@ -11,6 +11,7 @@ import {
   useListMachinesQuery,
   useListStationsQuery,
   useSetUpStationMutation,
+  type CoffeeDto,
 } from '../app/api';
 import { problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
@@ -45,7 +46,7 @@ interface Known {
   grinders: (Named & { retiredAt?: string | null })[];
   machines: (Named & { temperatureC?: { min: number; max: number } | null })[];
   baskets: (Named & { nominalGrams: number })[];
-  coffees: (Named & { roast: Roast; altitudeM?: number | null })[];
+  coffees: (Named & Pick<CoffeeDto, 'altitudeM' | 'flavourGoal' | 'bodyGoal' | 'drunkAs'> & { roast: Roast })[];
   stations: Named[];
 }
 
@@ -90,6 +91,7 @@ function SetupForm({ known }: { known: Known }) {
       });
       if (fitting.id !== now.methodId) form.setFieldsValue({ methodId: fitting.id, ...aimOf(fitting.id, now) });
     }
+    if (changed.coffeeId) form.setFieldsValue(goalsOf(changed.coffeeId));
     if (changed.methodId) form.setFieldsValue(aimOf(changed.methodId, now));
     const basketNow = known.baskets.find(({ id }) => id === changed.basketId)?.nominalGrams;
     const nominal = changed.basket?.nominalGrams ?? basketNow;
@@ -97,6 +99,11 @@ function SetupForm({ known }: { known: Known }) {
       const ratio = (methods.find(now.methodId) ?? method).start.ratio;
       form.setFieldsValue({ doseGrams: nominal, yieldGrams: Math.round(nominal * ratio) });
     }
+  };
+  /** What the house wants of a coffee it knows. */
+  const goalsOf = (coffeeId: string): Pick<SetupFields, 'flavourGoal' | 'bodyGoal'> => {
+    const { flavourGoal, bodyGoal } = known.coffees.find(({ id }) => id === coffeeId) ?? {};
+    return { flavourGoal: flavourGoal ?? undefined, bodyGoal: bodyGoal ?? undefined };
   };
   const aimOf = (methodId: string, now: SetupFields): Partial<SetupFields> => {
     const chosen = methods.find(methodId)!;
@@ -113,7 +120,9 @@ function SetupForm({ known }: { known: Known }) {
           : null
         : (known.machines.find(({ id }) => id === fields.machineId)?.temperatureC ?? null);
     const temperatureC = startTemperatureC(method, roast, machineScale);
-    const dto = setupDto(fields, ids, { timer: method.timer, temperatureC, position: known.stations.length });
+    const drunkAs = known.coffees.find(({ id }) => id === fields.coffeeId)?.drunkAs;
+    const position = known.stations.length;
+    const dto = setupDto(fields, ids, { timer: method.timer, temperatureC, position, drunkAs });
     const done = await setUp({ stationId: ids.station, setupDto: dto });
     if (!('error' in done)) return void (await navigate(`/dial-in/${ids.run}`));
     const { errors } = problemOf(done.error);
@@ -166,6 +175,7 @@ function SetupForm({ known }: { known: Known }) {
           stationName: known.stations.length === 0 ? 'Bar' : `Station ${known.stations.length + 1}`,
           methodId: recommended.method.id,
           ...start,
+          ...goalsOf(first(known.coffees)),
         }}
       >
         <div className={styles.columns}>

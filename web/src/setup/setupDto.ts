@@ -1,4 +1,4 @@
-import { tasteTarget, type Roast, type TimerStart } from '@olvet/core';
+import { tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
 import type { Dayjs } from 'dayjs';
 import type { CoffeeDto, SetupDto } from '../app/api';
 
@@ -56,7 +56,7 @@ const USUAL_BAG_GRAMS = 250;
 export function setupDto(
   fields: SetupFields,
   ids: SetupIds,
-  aim: { timer: TimerStart; temperatureC: number | null; position: number },
+  aim: { timer: TimerStart; temperatureC: number | null; position: number; drunkAs?: DrunkAs | null },
 ): SetupDto {
   const pick = (chosen: string, made: string): string => (chosen === NEW ? made : chosen);
   const station = {
@@ -71,7 +71,7 @@ export function setupDto(
       temperatureC: aim.temperatureC,
       timeSeconds: fields.window,
       timer: aim.timer,
-      ...tasteTarget({ flavour: fields.flavourGoal, body: fields.bodyGoal }),
+      ...tasteTarget({ flavour: fields.flavourGoal, body: fields.bodyGoal, drunkAs: aim.drunkAs }),
     },
   };
   const { machine, basket } = fields;
