@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { ROASTS } from '../brew/types';
-import { BODY_GOALS, FLAVOUR_GOALS, tasteTarget } from './goal';
+import { BODY_GOALS, FLAVOUR_GOALS, goalInWords, tasteTarget } from './goal';
 import { readLabel } from './label';
 import { restOf } from './rest';
 import { dialInBudget, shotCostCents, shotsIn, stockOf } from './stock';
@@ -124,6 +124,12 @@ describe('a goal in words', () => {
     expect(tasteTarget({ flavour: 'even', body: 'round' })).toEqual({ balance: 0, body: 0 });
     expect(tasteTarget({ flavour: 'bright' }).balance).toBeLessThan(0);
     expect(tasteTarget({ flavour: 'even', drunkAs: 'milk' }).body).toBeGreaterThan(0);
+  });
+
+  it('is said as it was wished, and not at all where nobody wished anything', () => {
+    expect(goalInWords({ flavour: 'bright', body: 'light' })).toBe('bright, with clear acidity; light and clear');
+    expect(goalInWords({ flavour: null, body: 'heavy' })).toBe('heavy, syrupy');
+    expect(goalInWords({ flavour: 'of another day' })).toBe('');
   });
 
   it('stays where a cup can be, for any words', () => {

@@ -34,6 +34,12 @@ const DRINK_SHIFT: Record<DrunkAs, { balance: number; body: number }> = {
   long: { balance: 0, body: 0 },
 };
 
+/** The wishes as they are said; empty where there is none. */
+export function goalInWords(wish: { flavour?: string | null; body?: string | null }): string {
+  const words = [FLAVOUR_GOALS.find(({ id }) => id === wish.flavour), BODY_GOALS.find(({ id }) => id === wish.body)];
+  return words.flatMap((word) => word?.text ?? []).join('; ');
+}
+
 /** The taste target that words stand for, within what the scales allow; halves of halves, as a tongue reports. */
 export function tasteTarget(wish: { flavour?: string | null; body?: string | null; drunkAs?: DrunkAs | null }): {
   balance: number;

@@ -14,6 +14,13 @@ describe('opening a dial-in', () => {
     expect(start({ grind: 12.5 }).startGrind).toBe(12.5);
   });
 
+  it('says what the coffee is wanted for in the words it was wished in', () => {
+    expect(start().goal).toBe('');
+    const { goal, target } = start({ coffee: { ...coffee, flavourGoal: 'bright', bodyGoal: null } });
+    expect(goal).toBe('bright, with clear acidity');
+    expect(target.balance).toBeLessThan(station.target.balance);
+  });
+
   it('allows fewer shots when grinder and coffee are known', () => {
     const learnedSlope = { mean: 0.08, sd: 0.01, shots: 40 };
     const learnedTaste = {

@@ -1,4 +1,4 @@
-import { dialInBudget, tasteTarget } from '@olvet/core';
+import { dialInBudget, goalInWords, tasteTarget } from '@olvet/core';
 import type { CoffeeView, FoundDoseView, GrinderView, RunDto, StationView } from '../app/api';
 
 export interface RunStart {
@@ -34,6 +34,7 @@ export function runStart({ station, coffee, grinder, foundDose, grind, startedAt
     coffeeId,
     methodId,
     target: { ...target, doseGrams, yieldGrams, ...(hasWish ? tasteTarget(wish) : {}) },
+    goal: goalInWords(wish),
     startGrind: grind ?? station.grind,
     budgetShots: budget.shots,
     budgetGrams: budget.grams,

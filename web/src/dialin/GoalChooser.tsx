@@ -1,4 +1,4 @@
-import { balanceWord, BODY_GOALS, bodyWord, FLAVOUR_GOALS, tasteTarget, type GoalWord } from '@olvet/core';
+import { balanceWord, BODY_GOALS, bodyWord, FLAVOUR_GOALS, goalInWords, tasteTarget, type GoalWord } from '@olvet/core';
 import { Button, Popover, Select } from 'antd';
 import { useState } from 'react';
 import { usePutRunMutation, type SheetView } from '../app/api';
@@ -17,9 +17,7 @@ export function GoalChooser({ sheet }: { sheet: SheetView }) {
   if (run.status !== 'open') return <span className={styles.goal}>wanted: {text}</span>;
   const save = async (): Promise<void> => {
     const aim = tasteTarget({ flavour, body, drunkAs: coffee.drunkAs });
-    const goal = [FLAVOUR_GOALS.find(({ id }) => id === flavour)?.text, BODY_GOALS.find(({ id }) => id === body)?.text]
-      .filter(Boolean)
-      .join('; ');
+    const goal = goalInWords({ flavour, body });
     const done = await putRun({ id: run.id, runDto: { ...withoutRow(run), goal, target: { ...run.target, ...aim } } });
     if (!('error' in done)) setOpen(false);
   };

@@ -88,7 +88,8 @@ describe('setting up', () => {
     await waitFor(() => expect(written).toHaveLength(1));
     const { balance, body } = tasteTarget({ flavour: 'bright', body: 'light', drunkAs: 'milk' });
     expect(Math.abs(balance) + Math.abs(body)).toBeGreaterThan(0);
-    expect((written[0]!.body as Put).run).toMatchObject({ coffeeId: 'bright', target: { balance, body } });
+    const goal = 'bright, with clear acidity; light and clear';
+    expect((written[0]!.body as Put).run).toMatchObject({ coffeeId: 'bright', goal, target: { balance, body } });
   });
 
   it('puts the server’s refusal at its field', async () => {

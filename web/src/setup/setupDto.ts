@@ -1,4 +1,4 @@
-import { tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
+import { goalInWords, tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
 import type { Dayjs } from 'dayjs';
 import type { CoffeeDto, SetupDto } from '../app/api';
 
@@ -59,6 +59,7 @@ export function setupDto(
   aim: { timer: TimerStart; temperatureC: number | null; position: number; drunkAs?: DrunkAs | null },
 ): SetupDto {
   const pick = (chosen: string, made: string): string => (chosen === NEW ? made : chosen);
+  const wish = { flavour: fields.flavourGoal, body: fields.bodyGoal, drunkAs: aim.drunkAs };
   const station = {
     grinderId: pick(fields.grinderId, ids.grinder),
     machineId: pick(fields.machineId, ids.machine),
@@ -71,7 +72,7 @@ export function setupDto(
       temperatureC: aim.temperatureC,
       timeSeconds: fields.window,
       timer: aim.timer,
-      ...tasteTarget({ flavour: fields.flavourGoal, body: fields.bodyGoal, drunkAs: aim.drunkAs }),
+      ...tasteTarget(wish),
     },
   };
   const { machine, basket } = fields;
@@ -110,7 +111,7 @@ export function setupDto(
     run: {
       ...station,
       stationId: ids.station,
-      goal: fields.goal ?? '',
+      goal: fields.goal || goalInWords(wish),
       startGrind: fields.grind ?? null,
       status: 'open',
       startedAt: ids.startedAt,
