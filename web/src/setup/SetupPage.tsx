@@ -315,14 +315,12 @@ function SetupForm({ known }: { known: Known }) {
                 <InputNumber {...number} />
               </Form.Item>
             </div>
-            <div className={styles.two}>
-              <Form.Item name="flavourGoal" label="Flavour wanted (optional)">
-                <Select allowClear options={FLAVOUR_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
-              </Form.Item>
-              <Form.Item name="bodyGoal" label="Body wanted (optional)">
-                <Select allowClear options={BODY_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
-              </Form.Item>
-            </div>
+            <Form.Item name="flavourGoal" label="Flavour wanted (optional)">
+              <Select allowClear options={FLAVOUR_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
+            </Form.Item>
+            <Form.Item name="bodyGoal" label="Body wanted (optional)">
+              <Select allowClear options={BODY_GOALS.map(({ id, text }) => ({ value: id, label: text }))} />
+            </Form.Item>
             <Form.Item name="goal" label="What should it taste like? (optional)">
               <Input maxLength={400} placeholder="sweet, clear acidity, a little cocoa" />
             </Form.Item>
