@@ -40,6 +40,13 @@ describe('opening a dial-in', () => {
     expect(aim.body).toBeLessThan(0);
   });
 
+  it('aims stronger at a coffee drunk with milk, where nobody aimed the station at anything', () => {
+    const milk = { coffee: { ...coffee, drunkAs: 'milk' as const, flavourGoal: null, bodyGoal: null } };
+    expect(start(milk).target.body).toBeGreaterThan(0);
+    const aimed = { ...station, grind: 14, target: { ...station.target, body: -0.5 } };
+    expect(start({ ...milk, station: aimed }).target.body).toBe(-0.5);
+  });
+
   it('takes a dose found since the aim was set, yield in ratio, and no older one', () => {
     const after = start({ foundDose: found(17, '2099-01-01T00:00:00.000Z') }).target;
     expect(after).toMatchObject({ doseGrams: 17, yieldGrams: 34 });

@@ -23,7 +23,9 @@ export function runStart({ station, coffee, grinder, foundDose, grind, startedAt
   const yieldGrams = Math.round(target.yieldGrams * (doseGrams / target.doseGrams) * 10) / 10;
   const { flavourGoal, bodyGoal, drunkAs } = coffee;
   const wish = { flavour: flavourGoal, body: bodyGoal, drunkAs };
-  const hasWish = Boolean(flavourGoal) || Boolean(bodyGoal);
+  // What a person aimed this station at stays, unless its coffee is wanted otherwise.
+  const isAimed = target.balance !== 0 || target.body !== 0;
+  const isWished = Boolean(flavourGoal) || Boolean(bodyGoal);
   const known = Number(grinder.learnedSlope !== null) + Number(coffee.learnedTaste !== null);
   const budget = dialInBudget({ known: known as 0 | 1 | 2, doseGrams, purgeGrams: grinder.purgeGrams });
   return {
@@ -33,7 +35,7 @@ export function runStart({ station, coffee, grinder, foundDose, grind, startedAt
     basketId,
     coffeeId,
     methodId,
-    target: { ...target, doseGrams, yieldGrams, ...(hasWish ? tasteTarget(wish) : {}) },
+    target: { ...target, doseGrams, yieldGrams, ...(isWished || !isAimed ? tasteTarget(wish) : {}) },
     goal: goalInWords(wish),
     startGrind: grind ?? station.grind,
     budgetShots: budget.shots,

@@ -10,6 +10,8 @@ export interface Cup {
 export interface TastePadProps {
   /** What the pad is about: "shot 3". */
   label: string;
+  /** The same as the others stand on the pad. */
+  number?: number;
   value: Cup | null;
   /** Earlier shots as numbered dots. */
   earlier: { number: number; cup: Cup }[];
@@ -31,7 +33,7 @@ const toScale = (share: number): number => {
 
 /** Sour ↔ bitter across, thin ↔ heavy up: tap once where the cup sits, or move with the arrow keys. */
 export function TastePad(props: TastePadProps) {
-  const { label, value, earlier, wanted, tolerance, expect, disabled, onTaste } = props;
+  const { label, number: own, value, earlier, wanted, tolerance, expect, disabled, onTaste } = props;
   const [aim, setAim] = useState<Cup | null>(null);
   const shown = aim ?? value;
 
@@ -122,6 +124,16 @@ export function TastePad(props: TastePadProps) {
         ))}
         {shown && (
           <circle cx={px(shown.balance)} cy={py(shown.body)} r="15" className={aim ? styles.aim : styles.now} />
+        )}
+        {shown && !aim && (
+          <text
+            x={px(shown.balance)}
+            y={py(shown.body) + 6}
+            textAnchor="middle"
+            className={`${styles.number} ${styles.onInk}`}
+          >
+            {own}
+          </text>
         )}
       </svg>
       <span className={styles.sour}>◣ sour</span>

@@ -97,6 +97,7 @@ export function TastePanel({
       </p>
       <TastePad
         label={shot ? `shot ${sheet.shots.length}` : 'the next shot'}
+        number={shot && sheet.shots.length}
         value={own ? cupOf([own]) : shot ? cupOf(shot.tastings) : null}
         earlier={earlier}
         wanted={{ balance: target.balance, body: target.body }}

@@ -87,6 +87,11 @@ describe('TastePad', () => {
     expect(within(document.body).getByText('1')).toBeInTheDocument();
   });
 
+  it('numbers the shot it is about like those before, once it was tasted', () => {
+    pad({ number: 2, value: { balance: 0.5, body: 0 } });
+    expect(within(document.body).getByText('2')).toBeInTheDocument();
+  });
+
   it('is moved by arrows in halves and set by Enter, never past its edge', () => {
     const { element, onTaste } = pad({ value: { balance: 2.5, body: 0 } });
     for (const key of ['ArrowRight', 'ArrowRight', 'ArrowUp']) fireEvent.keyDown(element, { key });
