@@ -74,13 +74,8 @@ describe('what the beans do to an answer', () => {
     const codes = ({ why }: Advice) => why.map(({ code }) => code);
     expect([codes(plain).includes('beans'), codes(high).includes('beans')]).toEqual([false, true]);
     expect(codes(ask({ altitudeM: 2100 }, [everydayShot()]))).not.toContain('beans');
-    const learned = {
-      balance: { mean: 0, sd: 0.3 },
-      body: { mean: 0, sd: 0.3 },
-      ratio: 2,
-      middleSeconds: 28.5,
-      shots: 20,
-    };
+    const even = { mean: 0, sd: 0.3 };
+    const learned = { balance: even, body: even, ratio: 2, middleSeconds: 28.5, shots: 20 };
     expect(codes(ask({ altitudeM: 2100, learned }))).not.toContain('beans');
   });
 
@@ -88,7 +83,7 @@ describe('what the beans do to an answer', () => {
     const width = ({ expect: { timeSeconds } }: Advice) => timeSeconds.p90 - timeSeconds.p10;
     const shots = [everydayShot({ timeSeconds: 28 }), everydayShot({ timeSeconds: 28.4 })];
     expect(width(ask({ ageDays: 2 }, shots))).toBeGreaterThan(1.05 * width(ask({ ageDays: 14 }, shots)));
-    // Two seconds more than ever before: of a rested coffee odd, of a gassy one not.
+    // Three seconds more than ever before are less odd of a gassy coffee.
     const series = [28, 28.2, 28.1, 28.3, 31.6].map((timeSeconds) => everydayShot({ timeSeconds }));
     const surprise = (ageDays: number) => {
       const request = everydayRequest({ coffee: { ...medium, ageDays }, shots: series });

@@ -41,7 +41,7 @@ const AGE: Record<RestPhase, { body: number; flatness: number }> = {
 };
 /** Gas makes the same setting pour differently from shot to shot: by this share of the time, beside the puck's own scatter [assumed]. */
 const GAS: Partial<Record<RestPhase, number>> = { 'too-fresh': 0.04, settling: 0.02 };
-/** Shifts smaller than these are not worth a word. */
+/** Heights between these are not worth a word. */
 const WORTH_A_WORD = { highM: 1800, lowM: 1000 };
 
 /** What roast, process, altitude and age lead a barista to expect of a coffee nobody has tasted yet. */

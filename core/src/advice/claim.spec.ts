@@ -320,11 +320,12 @@ describe('preparing', () => {
     expect(isTight([gushing, gushing, gushing])).toBe(false);
   });
 
-  it('is asked again where a channel was seen, though the cup was harsh; and of a short shot as long as its settings are believed in', () => {
+  it('is asked again where a channel was seen, though the cup was harsh; and of a short shot once more while its settings are believed in', () => {
     const harsh = { ...channel, taste: { balance: -1.5, body: 0, dryness: 2.5 } };
     expect([1, 2, 3].map((count) => prepares(Array(count).fill(harsh), 0.5))).toEqual([true, true, false]);
     const short = { ...harsh, timeSeconds: 21 };
     expect([0.3, 0.6].map((share) => prepares([short, short, short], share))).toEqual([false, true]);
+    expect(prepares([short, short, short, short], 0.6)).toBe(false);
   });
 
   it('cannot mend a shot that is too slow in spite of its channel', () => {

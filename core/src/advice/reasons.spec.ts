@@ -43,6 +43,7 @@ describe('reasons', () => {
   });
 
   it.each([
+    [{ planned: { doseGrams: 18.5, yieldGrams: 34 } }, /^Dose and yield were changed at once/],
     [{ grind: 12, temperatureC: 95 }, /^Grind and temperature were changed at once/],
     [
       { grind: 12, temperatureC: 95, planned: { doseGrams: 18, yieldGrams: 40 } },
@@ -57,6 +58,8 @@ describe('reasons', () => {
     const after = (change: Parameters<typeof everydayShot>[0]) =>
       codes({ shots: [everydayShot({ timeSeconds: 22 }), everydayShot({ timeSeconds: 26, ...change })] });
     expect(after({ planned: { doseGrams: 18.5, yieldGrams: 37 } })).not.toContain('two-at-once');
+    // To the tenth of a gram a scale shows, and no further.
+    expect(after({ planned: { doseGrams: 18.3, yieldGrams: 36.5 } })).not.toContain('two-at-once');
     expect(after({ grind: 12 })).not.toContain('two-at-once');
   });
 

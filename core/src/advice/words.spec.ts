@@ -35,6 +35,10 @@ describe('words', () => {
     [0.5, 'a bit heavy'],
   ])('body %p is %s', (body, word) => expect(bodyWord(body)).toBe(word));
 
+  it('write a minus that is no hyphen, and nothing below nothing', () => {
+    expect([-1.25, -12, -0.004].map((value) => plainNumber(value))).toEqual(['−1.25', '−12', '0']);
+  });
+
   it('write numbers without dust', () => {
     expect([12.5, 36, 0.1 + 0.2, 93.04].map((value) => plainNumber(value, 1))).toEqual(['12.5', '36', '0.3', '93']);
   });
