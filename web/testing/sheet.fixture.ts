@@ -50,6 +50,7 @@ export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView
       id: 'run',
       stationId: 'station',
       lesson: null,
+      suggestedStart: null,
       status: 'open',
       startGrind: 14,
       startedAt: row.createdAt,

@@ -37,6 +37,8 @@ export interface SheetLike {
     id: string;
     methodId: string;
     startGrind?: Maybe;
+    /** Worked out from kept recipes, where nobody named a start. */
+    suggestedStart?: { grind: number; sd: number } | null;
     handCheck?: HandCheck | null;
     target: {
       doseGrams: number;
@@ -132,7 +134,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
     },
     target: run.target,
     taster: tasterOf(sheet),
-    start: { grind: run.startGrind ?? null, handCheck: run.handCheck ?? null },
+    start: { ...startOf(run), handCheck: run.handCheck ?? null },
     measuring: sheet.hasScale === false ? { doseSdGrams: STRIKE_SD_GRAMS, yieldSdGrams: GLASS_SD_GRAMS } : null,
     shots: sheet.shots.map((shot) => ({
       grind: shot.grind,
@@ -151,6 +153,12 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates)),
     })),
   };
+}
+
+/** Somebody's word for where the grinder stands comes before what its recipes say. */
+function startOf({ startGrind, suggestedStart }: SheetLike['run']): { grind: number | null; grindSd?: number } {
+  if (startGrind != null || !suggestedStart) return { grind: startGrind ?? null };
+  return { grind: suggestedStart.grind, grindSd: suggestedStart.sd };
 }
 
 /** How the people of this dial-in mark, together: the mean of their scales, null unless all of them are known. */

@@ -1,8 +1,10 @@
 import { infer, inferKept, type Posterior } from './infer';
 import type { Problem } from './problem';
 
-/** Belief before any shot that the run starts from a recipe that was right not long ago: on an unknown grinder, and where
- * the grinder has a history, so that somebody dialled in on it before. */
+/**
+ * Belief before any shot that the run starts from a recipe that was right not long ago: on an unknown grinder, and where the
+ * grinder has a history, so that somebody dialled in on it before. A setting worked out or guessed is no kept one.
+ */
 const KEPT_BEFOREHAND = { unknown: 0.25, known: 0.5 };
 /** Beyond this the loser has no say; guards the exponential. */
 const LOG_ODDS_REACH = 50;
@@ -28,7 +30,9 @@ export function believe(problem: Problem): Mixture {
   const kept = inferKept(problem, anywhere);
   if (kept === null) return { anywhere, kept: anywhere, keptShare: 0, main: anywhere };
   const logFactor = Math.min(LOG_ODDS_REACH, Math.max(-LOG_ODDS_REACH, kept.logEvidence - anywhere.logEvidence));
-  const beforehand = KEPT_BEFOREHAND[problem.request.grinder.logTimePerUnit ? 'known' : 'unknown'];
+  const { grinder, start, shots } = problem.request;
+  const isStanding = start?.grindSd == null && (start?.grind != null || shots.length > 0);
+  const beforehand = KEPT_BEFOREHAND[grinder.logTimePerUnit && isStanding ? 'known' : 'unknown'];
   const odds = (beforehand / (1 - beforehand)) * Math.exp(logFactor);
   const keptShare = odds / (1 + odds);
   return { anywhere, kept, keptShare, main: keptShare > 0.5 ? kept : anywhere };

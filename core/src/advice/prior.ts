@@ -42,12 +42,12 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   const lead = leadFor(frame, method.leadSeconds, request.machine?.firstDripSeconds ?? null);
   believe(P.lead, lead.mean, lead.sd);
   const middlePuck = (frame.middleSeconds - (frame.clock === 'first-drip' ? 0 : lead.mean)) / frame.yieldGrams - 0.12;
-  // A setting a person names stands near espresso; one Olvet had to guess may be anywhere.
-  const logMiddle = Math.log(Math.max(0.1, middlePuck));
-  const start = startPuck(request.start?.grind != null ? 0.45 : 0.8, request.start?.handCheck ?? null);
-  believe(P.logPuck, logMiddle + start.mean, start.sd);
   const slope = slopeFor(problem);
-  believe(P.logSlope, slope.mean - Math.log(timeElasticity(lead.mean, frame)), slope.sd);
+  const logPuckSlope = slope.mean - Math.log(timeElasticity(lead.mean, frame));
+  believe(P.logSlope, logPuckSlope, slope.sd);
+  const logMiddle = Math.log(Math.max(0.1, middlePuck));
+  const start = startPuck(startSd(request.start, Math.exp(logPuckSlope)), request.start?.handCheck ?? null);
+  believe(P.logPuck, logMiddle + start.mean, start.sd);
   believe(P.doseExponent, 2, 0.7);
   const cup = expectedCup(request.coffee);
   const heatShift = USUAL.balance.heat * (frame.temperatureC + (request.machine?.temperatureOffsetC ?? 0) - 93);
@@ -128,6 +128,16 @@ const HAND_CHECK: Record<HandCheck, { mean: number; sd: number }> = {
   near: { mean: 0, sd: 0.35 },
   'too-fine': { mean: 0.8, sd: 0.5 },
 };
+
+/** How far, in ln of the puck, the first setting may stand from the wanted one. */
+const START_SD = { named: 0.45, guessed: 0.8, atLeast: 0.08 };
+
+/** A setting a person names stands near espresso, one worked out from kept recipes as near as they say; a blind guess may be anywhere. */
+function startSd(start: Problem['request']['start'], puckSlope: number): number {
+  if (start?.grind == null) return START_SD.guessed;
+  if (start.grindSd == null) return START_SD.named;
+  return Math.min(START_SD.guessed, Math.max(START_SD.atLeast, start.grindSd * puckSlope));
+}
 
 /** ln of the puck at the starting grind against the wanted one: prior and fingers, precisions added. */
 function startPuck(sd: number, handCheck: HandCheck | null): { mean: number; sd: number } {

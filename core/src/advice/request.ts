@@ -148,7 +148,14 @@ export const adviceRequestSchema = z.object({
     body: z.number().min(-3).max(3).default(0),
   }),
   taster: learnedTasterSchema.nullish(),
-  start: z.object({ grind: maybe(-1e4, 1e4), handCheck: z.enum(HAND_CHECKS).nullish() }).nullish(),
+  start: z
+    .object({
+      grind: maybe(-1e4, 1e4),
+      /** Spread of `grind` in units of the scale, where it was worked out from kept recipes; nobody named it then. */
+      grindSd: maybe(0, 1e4),
+      handCheck: z.enum(HAND_CHECKS).nullish(),
+    })
+    .nullish(),
   /** How doses and yields are measured, where no scale does it: their scatter, g. */
   measuring: z.object({ doseSdGrams: maybe(0, 10), yieldSdGrams: maybe(0, 50) }).nullish(),
   shots: z.array(shotSchema).max(200),

@@ -85,6 +85,12 @@ export function combineSlopes(
   };
 }
 
+/** Change of ln time for one unit finer on a grinder that has taught nothing yet, its middle and spread. */
+export function usualSlope(scale: { min: number; max: number; step: number }): { mean: number; sd: number } {
+  const { mean, sd } = slopePrior(scale);
+  return { mean: Math.exp(mean), sd: sd * Math.exp(mean) };
+}
+
 /**
  * How a coffee tastes at the recipe of its newest lesson, from that and its others near it.
  * @param lessons newest first

@@ -1,7 +1,15 @@
 import { suggestStart, type KeptSetting } from './start';
 
-const GRINDER = { scale: { min: 0, max: 40, step: 0 }, finer: 'lower' as const, slope: 0.1 };
-const wanted = { coffeeId: 'new', roast: 'medium' as const, doseGrams: 18, yieldGrams: 36, middleSeconds: 30 };
+const GRINDER = { scale: { min: 0, max: 40, step: 0 }, finer: 'lower' as const, slope: { mean: 0.1, sd: 0 } };
+const wanted = {
+  coffeeId: 'new',
+  basketId: '18 g',
+  basketMm: 58,
+  roast: 'medium' as const,
+  doseGrams: 18,
+  yieldGrams: 36,
+  middleSeconds: 30,
+};
 const kept = (change: Partial<KeptSetting> = {}): KeptSetting => ({
   ...wanted,
   coffeeId: 'old',
@@ -30,6 +38,27 @@ describe('the first setting for a coffee', () => {
     expect(longer.grind).toBeCloseTo(12 + Math.log(1.1) / 0.1, 2);
     const heavier = suggestStart({ ...wanted, doseGrams: 19 }, [kept()], GRINDER)!;
     expect(heavier.grind).toBeCloseTo(12 + (2 * Math.log(19 / 18)) / 0.1, 2);
+  });
+
+  it('carries a recipe to another basket by the height of its bed', () => {
+    const less = { ...wanted, doseGrams: 16, yieldGrams: 32, basketId: '16 g' };
+    // In ratio at the same time: the yield’s share and the plain height, ln (16/18) each.
+    const asWide = suggestStart(less, [kept()], GRINDER)!;
+    expect(asWide.grind).toBeCloseTo(12 + (2 * Math.log(16 / 18)) / 0.1, 2);
+    const narrower = suggestStart({ ...less, basketMm: 54 }, [kept()], GRINDER)!;
+    expect(narrower.grind).toBeCloseTo(asWide.grind + (4 * Math.log(58 / 54)) / 0.1, 2);
+    // Less in a basket that stays leaves it room above, too.
+    const sameBasket = suggestStart({ ...less, basketId: '18 g' }, [kept()], GRINDER)!;
+    expect(sameBasket.grind).toBeLessThan(asWide.grind);
+  });
+
+  it('is less sure the further it is carried, however many recipes say so', () => {
+    const doubtful = { ...GRINDER, slope: { mean: 0.1, sd: 0.025 } };
+    const many = Array.from({ length: 30 }, () => kept());
+    const spread = (seconds: number): number => suggestStart({ ...wanted, middleSeconds: seconds }, many, doubtful)!.sd;
+    expect(spread(30)).toBeCloseTo(0.16 / Math.sqrt(30) / 0.1, 6);
+    // A quarter of the way itself: so badly is the slope known.
+    expect(spread(45)).toBeCloseTo(Math.hypot(0.16 / Math.sqrt(30), 0.25 * Math.log(1.5)) / 0.1, 6);
   });
 
   it('goes the other way on a scale that runs the other way', () => {

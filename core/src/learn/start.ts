@@ -1,8 +1,14 @@
 import { snap, type Scale } from '../brew/snap';
 import { ROASTS, type Roast } from '../brew/types';
 
+/** The basket a dose lies in: the bed of another one is as high as its width makes it. */
+export interface PouredFrom {
+  basketId: string;
+  basketMm: number;
+}
+
 /** A recipe that was kept on the grinder in question. */
-export interface KeptSetting {
+export interface KeptSetting extends PouredFrom {
   coffeeId: string;
   coffeeName: string;
   roast: Roast;
@@ -14,7 +20,7 @@ export interface KeptSetting {
   daysAgo: number;
 }
 
-export interface WantedShot {
+export interface WantedShot extends PouredFrom {
   coffeeId: string;
   roast: Roast;
   doseGrams: number;
@@ -38,42 +44,70 @@ const ROAST_STEP_SD = 0.07;
 const ROAST_STEP = 0.04;
 /** Burrs and hoppers wander by this in ln time a month. */
 const MONTH_SD = 0.06;
-/** A puck resists with about the square of its dose. */
-const DOSE_EXPONENT = 2;
+/** A puck resists with about the square of its dose in one basket, which leaves it less room above; in another one plainly with its height. */
+const DOSE_EXPONENT = { sameBasket: 2, otherBasket: 1, sd: 0.7 };
+/** By Darcy a bed of the same grams resists with its diameter to the minus fourth: thinner, and wider. */
+const DIAMETER_EXPONENT = -4;
 const WITNESSES = 3;
+
+/** A grinder whose recipes are asked. */
+export interface AskedGrinder {
+  scale: Scale;
+  finer: 'lower' | 'higher';
+  /** Change of ln time for one unit finer. */
+  slope: { mean: number; sd: number };
+}
 
 /**
  * Where to set a grinder for a coffee it may not know: each kept recipe, moved to the wanted dose, yield and time by the
- * near-log law, is one vote weighed by its precision.
- * @param slope change of ln time for one unit finer
+ * near-log law, is one vote weighed by its precision. What all votes share, slope and puck law, no number of them makes surer.
  * @returns null when the grinder has kept nothing yet
  */
 export function suggestStart(
   wanted: WantedShot,
   kept: readonly KeptSetting[],
-  grinder: { scale: Scale; finer: 'lower' | 'higher'; slope: number },
+  { scale, finer, slope }: AskedGrinder,
 ): StartSuggestion | null {
   if (kept.length === 0) return null;
-  const finerSign = grinder.finer === 'higher' ? 1 : -1;
+  const finerSign = finer === 'higher' ? 1 : -1;
   const votes = kept.map((setting) => {
+    const moreDose = Math.log(wanted.doseGrams / setting.doseGrams);
     const slower =
       Math.log(wanted.middleSeconds / wanted.yieldGrams / (setting.middleSeconds / setting.yieldGrams)) -
-      DOSE_EXPONENT * Math.log(wanted.doseGrams / setting.doseGrams) +
+      bedAgainst(wanted, setting, moreDose) +
       ROAST_STEP * (ROASTS.indexOf(setting.roast) - ROASTS.indexOf(wanted.roast));
+    const own = spreadOf(wanted, setting);
+    const shared = Math.hypot((slower * slope.sd) / slope.mean, DOSE_EXPONENT.sd * moreDose);
     return {
       setting,
-      grind: setting.grind + (finerSign * slower) / grinder.slope,
-      weight: spreadOf(wanted, setting) ** -2,
+      grind: setting.grind + (finerSign * slower) / slope.mean,
+      ownPrecision: own ** -2,
+      shared,
+      weight: Math.hypot(own, shared) ** -2,
     };
   });
-  const total = votes.reduce((sum, { weight }) => sum + weight, 0);
-  const grind = votes.reduce((sum, vote) => sum + vote.weight * vote.grind, 0) / total;
+  const mean = (of: (vote: (typeof votes)[number]) => number): number =>
+    votes.reduce((sum, vote) => sum + vote.weight * of(vote), 0) / votes.reduce((sum, { weight }) => sum + weight, 0);
+  const own = votes.reduce((sum, { ownPrecision }) => sum + ownPrecision, 0) ** -0.5;
   const from = [...votes].sort((a, b) => b.weight - a.weight).slice(0, WITNESSES);
   return {
-    grind: snap(grind, grinder.scale),
-    sd: 1 / Math.sqrt(total) / grinder.slope,
+    grind: snap(
+      mean(({ grind }) => grind),
+      scale,
+    ),
+    sd:
+      Math.hypot(
+        own,
+        mean(({ shared }) => shared),
+      ) / slope.mean,
     from: from.map(({ setting }) => setting),
   };
+}
+
+/** ln of how much more the wanted bed resists than the kept one, at the same grind. */
+function bedAgainst(wanted: WantedShot, setting: KeptSetting, moreDose: number): number {
+  if (wanted.basketId === setting.basketId) return DOSE_EXPONENT.sameBasket * moreDose;
+  return DOSE_EXPONENT.otherBasket * moreDose + DIAMETER_EXPONENT * Math.log(wanted.basketMm / setting.basketMm);
 }
 
 function spreadOf(wanted: WantedShot, setting: KeptSetting): number {

@@ -13,7 +13,7 @@ export interface MorningInput {
   band: RestBand | null;
   /** null where nobody looked. */
   weather: { closing: Weather; now: Weather } | null;
-  grinder: { scale: Scale; finer: 'lower' | 'higher'; slope: { mean: number; sd: number } };
+  grinder: { scale: Scale; finer: 'lower' | 'higher'; /** Change of ln time for one unit finer. */ slope: number };
   window: { min: number; max: number };
 }
 
@@ -61,7 +61,7 @@ export function forecastMorning(input: MorningInput): MorningForecast {
   const aim = Math.min(window.max - inset, Math.max(window.min + inset, closing.timeSeconds));
   const wanted = inWindow ? -mean : Math.log(aim / closing.timeSeconds) - mean;
   const sign = grinder.finer === 'higher' ? 1 : -1;
-  const grind = snap(closing.grind + (sign * wanted) / grinder.slope.mean, grinder.scale);
+  const grind = snap(closing.grind + (sign * wanted) / grinder.slope, grinder.scale);
   const at = (z: number): number => closing.timeSeconds * Math.exp(mean + z * sd);
   return {
     timeSeconds: { mean: at(0), p10: at(-TENTH), p90: at(TENTH) },

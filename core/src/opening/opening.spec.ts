@@ -46,7 +46,7 @@ describe('the forecast for the morning', () => {
     ageDays: { closing: 35, now: 38 },
     band: { settlesDay: 5, bestFromDay: 10, bestUntilDay: 28, pastDay: 45 },
     weather: { closing: { roomC: 21, humidityPercent: 60 }, now: { roomC: 21, humidityPercent: 35 } },
-    grinder: { scale: { min: 0, max: 30, step: 0.5 }, finer: 'lower', slope: { mean: 0.08, sd: 0.02 } },
+    grinder: { scale: { min: 0, max: 30, step: 0.5 }, finer: 'lower', slope: 0.08 },
     window: { min: 27, max: 33 },
   };
 

@@ -73,6 +73,11 @@ export abstract class Store<M extends Owned, D extends Written> {
     return {};
   }
 
+  /** Server-owned columns of a new row. */
+  protected async atCreation(_shopId: string, _dto: D, _transaction: Transaction): Promise<object> {
+    return {};
+  }
+
   /** Called before a changed row is saved, inside the transaction. */
   protected async beforeChange(_row: M, _dto: D, _transaction: Transaction): Promise<void> {}
 
@@ -85,7 +90,8 @@ export abstract class Store<M extends Owned, D extends Written> {
     const row = await this.model.findOne({ where: { shopId, id } as WhereOptions, transaction, lock: true });
     if (!row) {
       await this.check(shopId, dto, null, transaction);
-      return this.model.create({ ...values, shopId, id } as never, { transaction });
+      const found = await this.atCreation(shopId, dto, transaction);
+      return this.model.create({ ...values, ...found, shopId, id } as never, { transaction });
     }
     if (this.isUnchanged(row, values)) return row;
     if (revision !== row.revision) {

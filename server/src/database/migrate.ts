@@ -4,6 +4,7 @@ import * as first from '../../migrations/0001-first';
 import * as lessons from '../../migrations/0002-lessons';
 import * as preparation from '../../migrations/0003-preparation';
 import * as confirmShots from '../../migrations/0004-confirm-shots';
+import * as suggestedStart from '../../migrations/0005-suggested-start';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -20,6 +21,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0002-lessons': lessons,
   '0003-preparation': preparation,
   '0004-confirm-shots': confirmShots,
+  '0005-suggested-start': suggestedStart,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -7,6 +7,6 @@ import { StartsService } from './starts.service';
 @Module({
   controllers: [PalatesController, StartsController],
   providers: [PalatesService, StartsService],
-  exports: [PalatesService],
+  exports: [PalatesService, StartsService],
 })
 export class LessonsModule {}

@@ -8,6 +8,9 @@ export class StartQuery {
   @IdField()
   coffeeId!: string;
 
+  @IdField()
+  basketId!: string;
+
   @NumberField({ min: 1, max: 60 })
   doseGrams!: number;
 
@@ -18,7 +21,7 @@ export class StartQuery {
   middleSeconds!: number;
 }
 
-class KeptSettingView {
+export class KeptSettingView {
   @ApiProperty() coffeeName!: string;
   @ApiProperty() grind!: number;
   @ApiProperty() daysAgo!: number;

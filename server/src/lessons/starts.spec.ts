@@ -18,10 +18,11 @@ interface Start {
   from: { coffeeName: string; grind: number }[];
 }
 const ask = (ids: Furnished, change: object = {}) => {
-  const { grinderId, coffeeId } = ids;
+  const { grinderId, coffeeId, basketId } = ids;
   return house.get<Start>('start', {
     grinderId,
     coffeeId,
+    basketId,
     doseGrams: 18,
     yieldGrams: 37,
     middleSeconds: 30,
@@ -75,6 +76,16 @@ describe('the first setting of a coffee', () => {
     expect(await moved({ yieldGrams: 50 })).toBe(1);
   });
 
+  it('counts the bed of another basket by its width', async () => {
+    const ids = await furnish(house, ' width');
+    await keep(ids, 12);
+    const narrow = v7();
+    const basket = { name: '18 g narrow', nominalGrams: 18, minGrams: 16, maxGrams: 20, diameterMm: 54 };
+    await house.put(`baskets/${narrow}`, basket).expect(200);
+    // A higher bed, coarser: higher on this scale.
+    expect((await ask(ids, { basketId: narrow })).grind!).toBeGreaterThan((await ask(ids)).grind!);
+  });
+
   it('turns the other way on a scale whose finer is higher', async () => {
     const ids = await furnish(house, ' higher');
     await keep(ids, 12);
@@ -87,7 +98,40 @@ describe('the first setting of a coffee', () => {
     const [known, blank] = [await furnish(house, ' g1'), await furnish(house, ' g2')];
     await keep(known, 12);
     expect((await ask(blank)).grind).toBeNull();
-    expect((await ask(blank, { coffeeId: known.coffeeId })).grind).toBeNull();
+    expect((await ask(blank, { coffeeId: known.coffeeId, basketId: known.basketId })).grind).toBeNull();
+  });
+
+  it('is where a dial-in begins whose setting nobody named, and stays with it', async () => {
+    const ids = await furnish(house, ' begun');
+    await keep(ids, 12);
+    const run = dtoOf(await house.get(`runs/${ids.runId}`));
+    const begin = (startGrind: number | null) => ({
+      ...run,
+      startGrind,
+      status: 'open',
+      endedAt: null,
+      revision: null,
+    });
+    const [unnamed, named] = [v7(), v7()];
+    await house.put(`runs/${unnamed}`, begin(null)).expect(200);
+    await house.put(`runs/${named}`, begin(14)).expect(200);
+    expect(await house.get(`runs/${named}`)).toMatchObject({ suggestedStart: null });
+    // Wanted a gram shorter than the kept cup: a little finer.
+    const suggestedStart = { grind: 11.5, from: [{ coffeeName: 'Saltmarsh begun', grind: 12 }] };
+    expect(await house.get(`runs/${unnamed}`)).toMatchObject({ startGrind: null, suggestedStart });
+    await keep(await beginAgain(house, ids), 9);
+    await house.put(`runs/${unnamed}`, begin(null)).expect(200);
+    const stored = await house.get<object>(`runs/${unnamed}`);
+    await house.put(`runs/${unnamed}`, { ...dtoOf(stored), goal: 'sweet fruit' }).expect(200);
+    expect(await house.get(`runs/${unnamed}`)).toMatchObject({ goal: 'sweet fruit', suggestedStart });
+  });
+
+  it('is nothing where a dial-in begins on a grinder that has kept nothing', async () => {
+    const ids = await furnish(house, ' unbegun');
+    const run = dtoOf(await house.get(`runs/${ids.runId}`));
+    const runId = v7();
+    await house.put(`runs/${runId}`, { ...run, startGrind: null, revision: null }).expect(200);
+    expect(await house.get(`runs/${runId}`)).toMatchObject({ startGrind: null, suggestedStart: null });
   });
 
   it('stays on the scale, however far the wish', async () => {

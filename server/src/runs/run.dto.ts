@@ -8,6 +8,7 @@ import { RowView } from '../common/rows';
 import { FoundDoseView } from '../doses/foundDose.dto';
 import { GrinderView } from '../grinders/grinder.dto';
 import { PalateView } from '../lessons/palate.dto';
+import { KeptSettingView } from '../lessons/start.dto';
 import { METHOD_SCHEMA } from '../methods/method.field';
 import { MachineView } from '../machines/machine.dto';
 import { SheetShotView } from '../shots/shot.dto';
@@ -49,6 +50,13 @@ class MessageView {
   @ApiProperty({ description: '1/variance' }) precision!: number;
 }
 
+/** Where a dial-in begins, from the recipes its grinder had kept. */
+export class SuggestedStartView {
+  @ApiProperty() grind!: number;
+  @ApiProperty({ description: 'In units of the grinder' }) sd!: number;
+  @ApiProperty({ type: [KeptSettingView], description: 'Most telling first' }) from!: KeptSettingView[];
+}
+
 /** What a finished dial-in taught by itself. */
 export class LessonView {
   @ApiProperty({ type: MessageView, nullable: true, description: 'ln of the change of time for one unit finer' })
@@ -64,6 +72,8 @@ export class LessonView {
 
 export class RunView extends IntersectionType(RunDto, RowView) {
   @ApiProperty() override revision!: number;
+  @ApiProperty({ type: SuggestedStartView, nullable: true, description: 'Where nobody named a setting' })
+  suggestedStart!: SuggestedStartView | null;
   @ApiProperty({ type: LessonView, nullable: true }) lesson!: LessonView | null;
 }
 

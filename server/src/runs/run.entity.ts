@@ -1,4 +1,4 @@
-import type { HandCheck, Lesson } from '@olvet/core';
+import type { HandCheck, Lesson, StartSuggestion } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import type { TargetDto } from '../common/target.dto';
 import { Owned } from '../database/owned.model';
@@ -53,6 +53,10 @@ export class Run extends Owned {
 
   @Column(DataType.DATE)
   declare endedAt: Date | null;
+
+  /** Where it began, if nobody named a setting: from the recipes its grinder had kept by then; written by the server alone. */
+  @Column(DataType.JSONB)
+  declare suggestedStart: StartSuggestion | null;
 
   /** What it taught, once it has ended; written by the server alone. */
   @Column(DataType.JSONB)

@@ -22,6 +22,7 @@ import { Grinder } from '../grinders/grinder.entity';
 import { keepLesson, learnPalates } from '../lessons/lessons';
 import type { PalateView } from '../lessons/palate.dto';
 import { PalatesService } from '../lessons/palates.service';
+import { StartsService } from '../lessons/starts.service';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { checkMethod, ownMethod } from '../methods/ownMethods.service';
 import { Machine } from '../machines/machine.entity';
@@ -54,6 +55,7 @@ export class RunsService extends Store<Run, RunDto> {
   constructor(
     sequelize: Sequelize,
     private readonly palates: PalatesService,
+    private readonly starts: StartsService,
   ) {
     super(sequelize, Run, {
       what: 'dial-in',
@@ -161,7 +163,16 @@ export class RunsService extends Store<Run, RunDto> {
   }
 
   protected override serverOwned(): readonly string[] {
-    return ['lesson'];
+    return ['lesson', 'suggestedStart'];
+  }
+
+  protected override async atCreation(shopId: string, dto: RunDto, transaction: Transaction): Promise<object> {
+    if (dto.startGrind != null) return {};
+    const { grinderId, coffeeId, basketId, target } = dto;
+    const { doseGrams, yieldGrams, timeSeconds } = target;
+    const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
+    const wanted = { grinderId, coffeeId, basketId, doseGrams, yieldGrams, middleSeconds };
+    return { suggestedStart: await this.starts.suggest(shopId, wanted, transaction) };
   }
 
   protected override check(shopId: string, dto: RunDto, row: Run | null, transaction: Transaction): Promise<void> {

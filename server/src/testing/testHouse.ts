@@ -23,7 +23,7 @@ export interface TestHouse {
 /** What the server adds to a row; a client does not send it back. */
 const ADDED = [
   ...['id', 'shopId', 'createdAt', 'updatedAt'],
-  ...['learnedSlope', 'learnedTaste', 'lesson', 'temperatureOffset', 'firstDrip'],
+  ...['learnedSlope', 'learnedTaste', 'lesson', 'suggestedStart', 'temperatureOffset', 'firstDrip'],
 ];
 
 /** A row as its own DTO again. */

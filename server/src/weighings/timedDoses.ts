@@ -1,20 +1,18 @@
-import type { TimedGrinder, TimedWeighing } from '@olvet/core';
+import { usualSlope, type TimedGrinder, type TimedWeighing } from '@olvet/core';
 import { QueryTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import type { Grinder } from '../grinders/grinder.entity';
 
 /** Older ones fade anyway. */
 const NEWEST = 40;
-/** A grinder that has taught nothing yet: one unit moves the time by a usual step. */
-const USUAL_SLOPE = 0.06;
 
 export interface KnownWeighing extends TimedWeighing {
   ageDays: number;
   from: 'weighing' | 'shot';
 }
 
-export function timedGrinderOf({ finer, learnedSlope }: Grinder): TimedGrinder {
-  return { finer, logTimePerUnit: learnedSlope?.mean ?? USUAL_SLOPE };
+export function timedGrinderOf({ min, max, step, finer, learnedSlope }: Grinder): TimedGrinder {
+  return { finer, logTimePerUnit: learnedSlope?.mean ?? usualSlope({ min, max, step }).mean };
 }
 
 /**

@@ -256,6 +256,7 @@ const injectedRtkApi = api
           params: {
             grinderId: queryArg.grinderId,
             coffeeId: queryArg.coffeeId,
+            basketId: queryArg.basketId,
             doseGrams: queryArg.doseGrams,
             yieldGrams: queryArg.yieldGrams,
             middleSeconds: queryArg.middleSeconds,
@@ -716,6 +717,7 @@ export type GetStartApiResponse = /** status 200  */ StartView;
 export type GetStartApiArg = {
   grinderId: string;
   coffeeId: string;
+  basketId: string;
   doseGrams: number;
   yieldGrams: number;
   /** Middle of the wanted window */
@@ -1273,6 +1275,18 @@ export type StationDto = {
 };
 export type HandCheck = "too-coarse" | "near" | "too-fine";
 export type RunStatus = "open" | "kept" | "given-up";
+export type KeptSettingView = {
+  coffeeName: string;
+  grind: number;
+  daysAgo: number;
+};
+export type SuggestedStartView = {
+  grind: number;
+  /** In units of the grinder */
+  sd: number;
+  /** Most telling first */
+  from: KeptSettingView[];
+};
 export type MessageView = {
   mean: number;
   /** 1/variance */
@@ -1315,6 +1329,8 @@ export type RunView = {
   id: string;
   createdAt: string;
   updatedAt: string;
+  /** Where nobody named a setting */
+  suggestedStart: SuggestedStartView | null;
   lesson: LessonView | null;
 };
 export type TimedDoseView = {
@@ -1528,6 +1544,8 @@ export type ListedRunView = {
   id: string;
   createdAt: string;
   updatedAt: string;
+  /** Where nobody named a setting */
+  suggestedStart: SuggestedStartView | null;
   lesson: LessonView | null;
   coffeeName: string;
   stationName: string;
@@ -1566,11 +1584,6 @@ export type RunDto = {
 export type PalateDto = {
   /** Tastings before this no longer count */
   forgetBefore: string;
-};
-export type KeptSettingView = {
-  coffeeName: string;
-  grind: number;
-  daysAgo: number;
 };
 export type StartView = {
   /** null while the grinder has kept no recipe */

@@ -53,6 +53,17 @@ describe('the run page', () => {
     expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 
+  it('starts there by itself where nobody named a setting, and says from what', async () => {
+    const from = [{ coffeeName: 'Fogbell', grind: 12, daysAgo: 9 }];
+    const sheet = sheetView();
+    sheet.run = { ...sheet.run, startGrind: null, suggestedStart: { grind: 12.5, sd: 0.8, from } };
+    open(sheet, { '/api/start': { grind: 12.5, sd: 0.8, from } });
+    expect(await screen.findByText('Start at 12.5.')).toBeInTheDocument();
+    expect(screen.getByText(/12.5 is what the recipes kept on this grinder come to for this shot/)).toBeInTheDocument();
+    expect(await screen.findByText('Lefty has kept Fogbell at 12.')).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: /^Start at/ })).not.toBeInTheDocument();
+  });
+
   it('teaches the dose law only what was told, never its own proposal', async () => {
     const law = { gramsPerSecond: 4, lagSeconds: 0.5, logRatePerFiner: 0.04, atGrind: 14, finer: 'lower' as const };
     const timedDose = { ...law, weighings: 3, covariance: [1e-4, 0, 0, 0, 1e-3, 0, 0, 0, 1e-4] };

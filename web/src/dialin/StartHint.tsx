@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { useGetStartQuery, type SheetView } from '../app/api';
 import styles from './StartHint.module.css';
 
-/** Before the first shot: where this grinder stood for coffees like this one. */
+/** Before the first shot: where this grinder stood for coffees like this one, and another start where that says otherwise. */
 export function StartHint({
   sheet,
   ghost,
@@ -16,19 +16,22 @@ export function StartHint({
   const { run, grinder } = sheet;
   const { doseGrams, yieldGrams, timeSeconds } = run.target;
   const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
-  const { grinderId, coffeeId } = run;
-  const { data: start } = useGetStartQuery({ grinderId, coffeeId, doseGrams, yieldGrams, middleSeconds });
+  const { grinderId, coffeeId, basketId } = run;
+  const { data: start } = useGetStartQuery({ grinderId, coffeeId, basketId, doseGrams, yieldGrams, middleSeconds });
   if (!start || start.grind === null) return null;
   // A hint well inside its own spread would be fiddling.
   const worthSaying = Math.max(0.01, grinder.step / 2, (start.sd ?? 0) / 2);
-  if (Math.abs(start.grind - ghost.grind) < worthSaying) return null;
+  const isOther = Math.abs(start.grind - ghost.grind) >= worthSaying;
+  if (!isOther && !run.suggestedStart) return null;
   const grind = start.grind;
   const witnesses = start.from.map(({ coffeeName, grind: stood }) => `${coffeeName} at ${plainNumber(stood)}`);
+  const kept = `${grinder.name} has kept ${[...new Set(witnesses)].join(', ')}.`;
+  if (!isOther) return <p className={styles.hint}>{kept}</p>;
   return (
     <p className={styles.hint}>
       <span>
-        {grinder.name} has kept {[...new Set(witnesses)].join(', ')}. For this coffee that makes about{' '}
-        <strong className="numeral">{plainNumber(grind)}</strong> (±{plainNumber(start.sd ?? 0, 1)}).
+        {kept} For this coffee that makes about <strong className="numeral">{plainNumber(grind)}</strong> (±
+        {plainNumber(start.sd ?? 0, 1)}).
       </span>
       <Button onClick={() => onTake({ ...ghost, grind })}>Start at {plainNumber(grind)}</Button>
     </p>

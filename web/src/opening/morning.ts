@@ -1,4 +1,4 @@
-import { forecastMorning, restOf, type MorningForecast } from '@olvet/core';
+import { forecastMorning, restOf, usualSlope, type MorningForecast } from '@olvet/core';
 import dayjs from 'dayjs';
 import type { BagView, BoardStationView, CoffeeView, GrinderView, OpeningView } from '../app/api';
 
@@ -17,8 +17,6 @@ export interface Morning extends MorningForecast {
   closingGrind: number;
 }
 
-/** A grinder that has taught nothing yet: one unit moves the time by a usual step. */
-const USUAL_SLOPE = { mean: 0.06, sd: 0.04 };
 const LAST_SHOTS = 3;
 
 /** The closing setting of the last day, carried to this morning; null where nothing was timed before today. */
@@ -40,15 +38,16 @@ export function morningAt(facts: MorningFacts): Morning | null {
       : null;
   const [airThen, airNow] = [air(before), air(now)];
   const closingGrind = closing.grind!;
+  const scale = { min: grinder.min, max: grinder.max, step: grinder.step };
   const forecast = forecastMorning({
     closing: { grind: closingGrind, timeSeconds },
     ageDays: isDated ? { closing: restOn(closedOn).ageDays, now: restOn(today).ageDays } : null,
     band: isDated ? restOn(today).band : null,
     weather: airThen && airNow ? { closing: airThen, now: airNow } : null,
     grinder: {
-      scale: { min: grinder.min, max: grinder.max, step: grinder.step },
+      scale,
       finer: grinder.finer,
-      slope: grinder.learnedSlope ?? USUAL_SLOPE,
+      slope: (grinder.learnedSlope ?? usualSlope(scale)).mean,
     },
     window: station.target.timeSeconds,
   });

@@ -84,13 +84,13 @@ describe('opening the bar', () => {
 
   it('takes the air and opens a dial-in where the forecast says, with a budget', async () => {
     const written = open([air('o', today, 20), air('y', yesterday.format('YYYY-MM-DD'), 70)]);
-    expect(await screen.findByText(/At 14: 25 s .*so start at 11.5/)).toBeInTheDocument();
+    expect(await screen.findByText(/At 14: 25 s .*so start at 12/)).toBeInTheDocument();
     expect(screen.getByText(/The air is drier: about 13.9 % faster/)).toBeInTheDocument();
     fireEvent.blur(screen.getByLabelText('Humidity'), { target: { value: '35' } });
     await waitFor(() => expect(written[0]?.body).toMatchObject({ humidityPercent: 35 }));
-    fireEvent.click(screen.getByRole('button', { name: 'Dial in at 11.5' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Dial in at 12' }));
     await waitFor(() => expect(written).toHaveLength(2));
-    expect(written[1]!.body).toMatchObject({ startGrind: 11.5, budgetShots: 6, status: 'open' });
+    expect(written[1]!.body).toMatchObject({ startGrind: 12, budgetShots: 6, status: 'open' });
   });
 
   it('counts what was tasted, with its caffeine and the caution', async () => {

@@ -1,6 +1,14 @@
 /** What the server adds to a row beside what was written. */
 type Added =
-  'id' | 'createdAt' | 'updatedAt' | 'lesson' | 'learnedSlope' | 'learnedTaste' | 'temperatureOffset' | 'firstDrip';
+  | 'id'
+  | 'createdAt'
+  | 'updatedAt'
+  | 'lesson'
+  | 'suggestedStart'
+  | 'learnedSlope'
+  | 'learnedTaste'
+  | 'temperatureOffset'
+  | 'firstDrip';
 
 /** A stored row as its own DTO again: what the server adds is taken off, the revision stays. */
 export function withoutRow<T extends object>(row: T): Omit<T, Added> {
@@ -10,6 +18,7 @@ export function withoutRow<T extends object>(row: T): Omit<T, Added> {
     updatedAt: _updated,
     shopId: _shop,
     lesson: _lesson,
+    suggestedStart: _suggestedStart,
     learnedSlope: _slope,
     learnedTaste: _taste,
     temperatureOffset: _offset,

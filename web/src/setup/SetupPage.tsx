@@ -1,4 +1,4 @@
-import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, recommendMethod, startTemperatureC, type Roast } from '@olvet/core';
+import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, recommendMethod, startTemperatureC } from '@olvet/core';
 import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
@@ -11,7 +11,8 @@ import {
   useListMachinesQuery,
   useListStationsQuery,
   useSetUpStationMutation,
-  type CoffeeDto,
+  type CoffeeView,
+  type GrinderView,
 } from '../app/api';
 import { problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
@@ -43,10 +44,11 @@ function inUse<T extends { retiredAt?: string | null }>(items: T[] | undefined):
 type Named = { id: string; name: string };
 
 interface Known {
-  grinders: (Named & { retiredAt?: string | null })[];
+  grinders: (Named & Pick<GrinderView, 'purgeGrams' | 'learnedSlope'>)[];
   machines: (Named & { temperatureC?: { min: number; max: number } | null })[];
   baskets: (Named & { nominalGrams: number })[];
-  coffees: (Named & Pick<CoffeeDto, 'altitudeM' | 'flavourGoal' | 'bodyGoal' | 'drunkAs'> & { roast: Roast })[];
+  coffees: (Named &
+    Pick<CoffeeView, 'altitudeM' | 'flavourGoal' | 'bodyGoal' | 'drunkAs' | 'learnedTaste' | 'roast'>)[];
   stations: Named[];
 }
 
@@ -120,9 +122,16 @@ function SetupForm({ known }: { known: Known }) {
           : null
         : (known.machines.find(({ id }) => id === fields.machineId)?.temperatureC ?? null);
     const temperatureC = startTemperatureC(method, roast, machineScale);
-    const drunkAs = known.coffees.find(({ id }) => id === fields.coffeeId)?.drunkAs;
-    const position = known.stations.length;
-    const dto = setupDto(fields, ids, { timer: method.timer, temperatureC, position, drunkAs });
+    const coffee = known.coffees.find(({ id }) => id === fields.coffeeId);
+    const grinder = known.grinders.find(({ id }) => id === fields.grinderId);
+    const dto = setupDto(fields, ids, {
+      timer: method.timer,
+      temperatureC,
+      position: known.stations.length,
+      drunkAs: coffee?.drunkAs,
+      known: (Number(Boolean(grinder?.learnedSlope)) + Number(Boolean(coffee?.learnedTaste))) as 0 | 1 | 2,
+      purgeGrams: grinder?.purgeGrams ?? fields.grinder.purgeGrams,
+    });
     const done = await setUp({ stationId: ids.station, setupDto: dto });
     if (!('error' in done)) return void (await navigate(`/dial-in/${ids.run}`));
     const { errors } = problemOf(done.error);
@@ -145,6 +154,7 @@ function SetupForm({ known }: { known: Known }) {
     ({ grinderId: known.grinders, machineId: known.machines, basketId: known.baskets, coffeeId: known.coffees })[
       name
     ] ?? [];
+  const keeps = known.grinders.some(({ id, learnedSlope }) => id === values?.grinderId && learnedSlope !== null);
   const must = (message: string) => [{ required: true, message }];
   const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
   const basket = { nominalGrams: 18 };
@@ -231,7 +241,15 @@ function SetupForm({ known }: { known: Known }) {
                 </Form.Item>
               </>
             )}
-            <Form.Item name="grind" label="Where it stands now" extra="Leave empty if you do not know.">
+            <Form.Item
+              name="grind"
+              label={keeps ? 'Start at (optional)' : 'Where it stands now'}
+              extra={
+                keeps
+                  ? 'Left empty, the recipes kept on this grinder say where to start.'
+                  : 'Leave empty if you do not know.'
+              }
+            >
               <InputNumber {...number} />
             </Form.Item>
           </section>

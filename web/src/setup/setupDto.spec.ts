@@ -27,7 +27,7 @@ const fields: SetupFields = {
   yieldGrams: 36,
   window: { min: 27, max: 33 },
 };
-const aim = { timer: 'pump-on', temperatureC: null, position: 0 } as const;
+const aim = { timer: 'pump-on', temperatureC: null, position: 0, known: 0, purgeGrams: 10 } as const;
 
 describe('a set-up', () => {
   it('makes all parts and a dial-in that starts where the grinder stands', () => {
@@ -37,6 +37,13 @@ describe('a set-up', () => {
     expect(dto.basket).toMatchObject({ name: '18 g basket', minGrams: 16, maxGrams: 19.5 });
     expect(dto.machine?.temperatureC).toBeNull();
     expect(dto.bag).toBeNull();
+  });
+
+  it('says beforehand what it may take, less where grinder and coffee have taught something', () => {
+    const [strange, known] = [setupDto(fields, ids, aim).run, setupDto(fields, ids, { ...aim, known: 2 }).run];
+    expect(strange.budgetShots).toBe(6);
+    expect(known.budgetShots!).toBeLessThan(strange.budgetShots!);
+    expect(known.budgetGrams!).toBeLessThan(strange.budgetGrams!);
   });
 
   it('leaves out what is there already', () => {

@@ -1,4 +1,4 @@
-import { goalInWords, tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
+import { dialInBudget, goalInWords, tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
 import type { Dayjs } from 'dayjs';
 import type { CoffeeDto, SetupDto } from '../app/api';
 
@@ -46,6 +46,17 @@ export interface SetupIds {
   startedAt: string;
 }
 
+/** What follows from the answers and from what is known of their grinder and coffee. */
+export interface SetupAim {
+  timer: TimerStart;
+  temperatureC: number | null;
+  position: number;
+  drunkAs?: DrunkAs | null;
+  /** How many of grinder and coffee have taught something. */
+  known: 0 | 1 | 2;
+  purgeGrams: number;
+}
+
 /** A basket takes about two grams less to one and a half more than its rim says. */
 const BASKET_LESS_GRAMS = 2;
 const BASKET_MORE_GRAMS = 1.5;
@@ -53,11 +64,7 @@ const BASKET_MORE_GRAMS = 1.5;
 const USUAL_BAG_GRAMS = 250;
 
 /** The form's answers as one request: everything or nothing is made. */
-export function setupDto(
-  fields: SetupFields,
-  ids: SetupIds,
-  aim: { timer: TimerStart; temperatureC: number | null; position: number; drunkAs?: DrunkAs | null },
-): SetupDto {
+export function setupDto(fields: SetupFields, ids: SetupIds, aim: SetupAim): SetupDto {
   const pick = (chosen: string, made: string): string => (chosen === NEW ? made : chosen);
   const wish = { flavour: fields.flavourGoal, body: fields.bodyGoal, drunkAs: aim.drunkAs };
   const station = {
@@ -77,6 +84,7 @@ export function setupDto(
   };
   const { machine, basket } = fields;
   const nominal = basket.nominalGrams;
+  const budget = dialInBudget({ known: aim.known, doseGrams: fields.doseGrams, purgeGrams: aim.purgeGrams });
   return {
     coffee:
       fields.coffeeId === NEW
@@ -113,6 +121,8 @@ export function setupDto(
       stationId: ids.station,
       goal: fields.goal || goalInWords(wish),
       startGrind: fields.grind ?? null,
+      budgetShots: budget.shots,
+      budgetGrams: budget.grams,
       status: 'open',
       startedAt: ids.startedAt,
     },

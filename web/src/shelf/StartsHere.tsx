@@ -19,6 +19,7 @@ function Start({ coffee, station }: { coffee: CoffeeView; station: StationView }
   const { data: start } = useGetStartQuery({
     grinderId: station.grinderId,
     coffeeId: coffee.id,
+    basketId: station.basketId,
     doseGrams,
     yieldGrams,
     middleSeconds: (timeSeconds.min + timeSeconds.max) / 2,

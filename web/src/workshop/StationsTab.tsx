@@ -8,6 +8,7 @@ import {
   useListMachinesQuery,
   useListStationsQuery,
   usePutStationMutation,
+  type GrinderView,
   type StationDto,
   type StationView,
 } from '../app/api';
@@ -23,6 +24,21 @@ type Fields = Pick<
 >;
 
 const ALL = { pageSize: 200 };
+
+/**
+ * Where the grinder stands once a station has changed: a number means nothing on another grinder, and for another coffee
+ * the recipes kept on this one know better.
+ */
+function grindAfter(
+  before: Partial<StationDto>,
+  { grinderId, coffeeId }: Pick<StationDto, 'grinderId' | 'coffeeId'>,
+  grinders: Pick<GrinderView, 'id' | 'learnedSlope'>[],
+): number | null {
+  const grind = before.grind ?? null;
+  if (before.grinderId !== grinderId) return null;
+  const hasKept = grinders.some(({ id, learnedSlope }) => id === grinderId && learnedSlope !== null);
+  return before.coffeeId !== coffeeId && hasKept ? null : grind;
+}
 
 export function StationsTab() {
   const { data, error } = useListStationsQuery(ALL);
@@ -74,6 +90,7 @@ export function StationsTab() {
         const stationDto = {
           ...(stored as Partial<StationDto>),
           ...fields,
+          grind: grindAfter(stored, fields, grinders),
           target: { ...target, temperatureC },
         } as StationDto;
         const done = await put({ id, stationDto: { ...stationDto, retiredAt: stored.retiredAt } });

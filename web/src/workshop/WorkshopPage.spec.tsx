@@ -90,6 +90,26 @@ describe('the workshop', () => {
     expect(written[0]!.body).toMatchObject({ temperatureC: { min: 88, max: 100, step: 0.5 } });
   });
 
+  it.each([
+    ['another grinder, whose scale is another', 'Grinder', 'Tern', null],
+    ['another coffee on a grinder whose recipes know better', 'Coffee', 'Fogbell', null],
+    ['another basket', 'Basket', 'small', 14],
+  ])('keeps a station’s setting or not: %s', async (_what, label, other, grind) => {
+    const written = open('stations', {
+      '/api/stations': pageOf([{ ...station, grind: 14 }]),
+      '/api/grinders': pageOf([taught, { ...taught, id: 'tern', name: 'Tern' }]),
+      '/api/coffees': pageOf([coffee, { ...coffee, id: 'fogbell', name: 'Fogbell' }]),
+      '/api/baskets': pageOf([basket, { ...basket, id: 'small', name: 'small' }]),
+    });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit / }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.mouseDown(within(drawer).getByRole('combobox', { name: label }));
+    fireEvent.click(await screen.findByTitle(other));
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body.grind).toBe(grind);
+  });
+
   it('makes a new basket under an id of its own', async () => {
     const written = open('baskets');
     fireEvent.click(await screen.findByRole('button', { name: /^Add a basket/ }));
