@@ -34,6 +34,15 @@ test('a newcomer on an empty shop gets the first advice in under two minutes, an
   await page.getByRole('link', { name: 'Workshop' }).click();
   await page.getByRole('tab', { name: 'Grinders' }).click();
   await expect(page.getByText(/learned: one unit finer adds/)).toBeVisible();
+
+  // The next coffee on that grinder begins where its first recipe stood, surer than the first one did.
+  await page.goto(`${EMPTY_URL}/setup`);
+  await page.getByRole('combobox', { name: 'Coffee' }).click();
+  await page.getByTitle('a new one').first().click();
+  await page.getByLabel('Its name').fill('Lamp Street');
+  await page.getByRole('button', { name: 'First advice' }).click();
+  await expect(page.getByText(/is what the recipes kept on this grinder come to/)).toBeVisible();
+  await expect(page.getByText(/Little grinder has kept Kelp Street at/)).toBeVisible();
 });
 
 test('setting up says what is wrong with a scale, and keeps what was typed', async ({ page }) => {
