@@ -210,7 +210,9 @@ describe('confirming', () => {
     const said = (balance: number, overall: number) =>
       confirms([{ ...right, taste: { balance, body: 0, overall } }], 0.6);
     expect([said(1, 8), said(-1, 9.5)]).toEqual([true, true]);
-    expect([said(1, 7.5), said(1.5, 9.5), said(-1.5, 8)]).toEqual([false, false, false]);
+    expect([said(1, 7.5), said(-1.5, 8)]).toEqual([false, false]);
+    // A delight is forgiven half a point more, not a plain fault.
+    expect([said(1.5, 9), said(1.5, 8.5), said(2, 9.5)]).toEqual([true, false, false]);
   });
 
   it('forgives a gladly served cup what a puck strays by, and no more, and no lesser cup', () => {

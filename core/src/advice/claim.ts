@@ -35,6 +35,8 @@ const LIKED_WORTH_CONFIRMING = 0.25;
 const MOSTLY = 0.75;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
+/** Marked this of ten it is a delight: the mark outweighs a word that is half a point further off. */
+const DELIGHT = { mark: 9, points: 0.5 };
 /** Marked this of ten for sweetness, a light roast may be bright. */
 const SWEET = 7;
 const BRIGHT_ROASTS: ReadonlySet<Roast> = new Set<Roast>(['light', 'medium-light']);
@@ -154,8 +156,8 @@ export function isServed(problem: Problem, pour: Pour): boolean {
 }
 
 /** Nobody believes a claim beside a cup clearly sour or harsh or a shot outside the window, whatever the others said. */
-function isPlainlyOff(problem: Problem, pour: Pour): boolean {
-  if (tastesPlainlyOff(problem, [pour]) || (pour.taste?.dryness ?? 0) >= DRY) return true;
+function isPlainlyOff(problem: Problem, pour: Pour, noise = PLAINLY): boolean {
+  if (tastesPlainlyOff(problem, [pour], noise) || (pour.taste?.dryness ?? 0) >= DRY) return true;
   return problem.method.timeIs === 'target' && pour.timeSeconds !== null && !isInTime(problem, pour);
 }
 
@@ -167,15 +169,15 @@ export function tastedMiss({ request }: Problem, pours: readonly Pour[], scale: 
 }
 
 /** The same, but 0 where it is no more than noise alone puts right cups off: less, the more of them there are. */
-export function plainMiss(problem: Problem, pours: readonly Pour[], scale: TasteScale): number {
+export function plainMiss(problem: Problem, pours: readonly Pour[], scale: TasteScale, noise = PLAINLY): number {
   const miss = tastedMiss(problem, pours, scale) ?? 0;
   const tasted = pours.filter(({ taste }) => taste?.[scale] != null).length;
-  const noise = PLAINLY / Math.sqrt(Math.max(1, tasted));
-  return Math.abs(miss) > problem.method.tolerance[scale] + noise ? miss : 0;
+  const together = noise / Math.sqrt(Math.max(1, tasted));
+  return Math.abs(miss) > problem.method.tolerance[scale] + together ? miss : 0;
 }
 
-export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[]): boolean {
-  return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale) !== 0);
+export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[], noise = PLAINLY): boolean {
+  return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale, noise) !== 0);
 }
 
 /** One cup plainly sour and the other plainly bitter, or thin and heavy, at the same settings: only another can tell. */
@@ -197,13 +199,18 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
   const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : GRACE_SECONDS;
-  const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound);
+  const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }
 
 /** Marked like a cup one serves gladly, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
 export function isServedGladly(problem: Problem, pour: Pour): boolean {
-  return (pour.taste?.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour);
+  return (pour.taste?.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour, forgivenTo(pour));
+}
+
+/** How far beyond tolerance a word is put down to the tongue. */
+function forgivenTo({ taste }: Pour): number {
+  return PLAINLY + ((taste?.overall ?? 0) >= DELIGHT.mark ? DELIGHT.points : 0);
 }
 
 /** Served each time, gladly the last time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */

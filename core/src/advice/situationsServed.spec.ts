@@ -32,6 +32,21 @@ const SITUATIONS: Situation[] = [
     expect: does('change'),
   },
   {
+    name: 'thin by a point and a half and marked nine, in the middle of the window: a delight is not moved on one word',
+    ask: { ...walk, shots: [shot(29.8, cup(0, -1.5, 9))] },
+    expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => text.includes('the two disagree')),
+  },
+  {
+    name: 'thin like that and marked eight: the word stands',
+    ask: { ...walk, shots: [shot(29.8, cup(0, -1.5, 8))] },
+    expect: does('change'),
+  },
+  {
+    name: 'thin like that twice, though marked nine: two words are more than noise',
+    ask: { ...walk, shots: [shot(29.8, cup(0, -1.5, 9)), shot(30.2, cup(0, -1.5, 9))] },
+    expect: does('change'),
+  },
+  {
     name: 'sour by a point twice, though marked eight: two words are more than noise',
     ask: { ...walk, shots: [shot(29, cup(-1, 0, 8)), shot(29.5, cup(-1, 0, 8))] },
     expect: does('change'),
