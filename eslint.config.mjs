@@ -36,6 +36,24 @@ export default tseslint.config(
   },
   { files: ['web/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['web/src/parts/NumberInput.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: 'antd',
+              importNames: ['InputNumber'],
+              message: 'Take parts/NumberInput: it reads a decimal comma.',
+            },
+          ],
+        },
+      ],
+    },
+  },
+  {
     files: ['core/src/**/*.ts'],
     ignores: ['**/*.spec.ts'],
     rules: {

@@ -1,6 +1,7 @@
 export {
   SIGN_LABELS,
   SIGN_WORDS,
+  TASTE_WORDS,
   shotFieldProblem,
   type SeenMark,
   type ShotLine,

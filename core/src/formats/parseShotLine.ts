@@ -1,6 +1,6 @@
 import type { Sign } from '../brew/types';
 import { celsiusFromFahrenheit } from '../brew/units';
-import { SIGN_WORDS, TASTE_WORDS, shotFieldProblem, type ShotLine, type ShotLineProblem } from './shotLine';
+import { MARK_WORDS, SIGN_WORDS, TASTE_WORDS, shotFieldProblem, type ShotLine, type ShotLineProblem } from './shotLine';
 import { tokenizeShotLine, type Token } from './tokenizeShotLine';
 
 type NumberField =
@@ -105,6 +105,7 @@ class ShotLineReader {
     if (word === 'in' || word === 'out') return this.readInOut(token);
     const label = LABELS[word];
     if (label) return this.readLabelled(token, label);
+    if (word === 'mark' || word === 'sweetness') return this.readMark(token, word);
     if (word === 'sink' || word === 'serve') {
       this.shot.verdict = word;
       return;
@@ -132,6 +133,18 @@ class ShotLineReader {
     this.at += 1;
     if (field === 'grindSeconds') this.ground = label;
     this.set(field, number);
+  }
+
+  private readMark(label: Token, word: keyof typeof MARK_WORDS): void {
+    const number = this.peek();
+    if (number?.kind !== 'number') return this.complain(label, `a number of ten should follow “${label.text}”`);
+    this.at += 1;
+    const axis = MARK_WORDS[word];
+    const taste = (this.shot.taste ??= {});
+    if (taste[axis] !== undefined) return this.complain(number, 'said twice');
+    const problem = shotFieldProblem('mark', number.value!);
+    if (problem) return this.complain(number, problem);
+    taste[axis] = number.value;
   }
 
   private readNegation(token: Token): void {

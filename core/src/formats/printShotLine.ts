@@ -1,8 +1,8 @@
-import { SIGN_WORDS, type ShotLine, type TasteNote } from './shotLine';
+import { SIGN_WORDS, TASTE_WORDS, type ShotLine, type TasteNote } from './shotLine';
 
 /**
- * Prints a shot in its shorthand. Numbers, signs, verdict and purge come back exactly from `parseShotLine`; taste
- * is put in words, so it comes back rounded to what the words can say.
+ * Prints a shot in its shorthand. Numbers, marks of ten, signs, verdict and purge come back exactly from `parseShotLine`; the rest
+ * of the taste is put in words, so it comes back rounded to what the words can say.
  * @example printShotLine({ doseGrams: 18.1, yieldGrams: 36.8, timeSeconds: 21.5 }) // "18.1 > 36.8 in 21.5"
  */
 export function printShotLine(shot: ShotLine): string {
@@ -49,6 +49,9 @@ export function tasteWords(taste: TasteNote): string[] {
     else graded(taste.body, 'thin', 'heavy');
   }
   if (taste.dryness !== undefined && taste.dryness > 0) words.push(taste.dryness >= 2 ? 'harsh' : 'dry');
-  if (taste.sweetness !== undefined && taste.sweetness >= 6.5) words.push('sweet');
+  if (taste.sweetness !== undefined) {
+    words.push(taste.sweetness === TASTE_WORDS.sweet!.value ? 'sweet' : `sweetness ${taste.sweetness}`);
+  }
+  if (taste.overall !== undefined) words.push(`mark ${taste.overall}`);
   return words;
 }

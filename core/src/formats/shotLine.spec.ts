@@ -28,6 +28,16 @@ describe('parseShotLine', () => {
     ['18 > 36 in 29 temp 212 °F', { ...plain, temperatureC: 100 }],
   ])('%s', (text, shot) => expect(read(text)).toEqual(shot));
 
+  it('reads marks of ten', () => {
+    expect(read('even full sweetness 6,5 mark 8.5').taste).toEqual({
+      balance: 0,
+      body: 0,
+      sweetness: 6.5,
+      overall: 8.5,
+    });
+    expect(read('sweet').taste).toEqual({ sweetness: 8 });
+  });
+
   it('reads taste, signs with their clock hour, verdict and a missing purge', () => {
     expect(read('18.1 > 36.8 in 21.5 very sour, a bit thin dry spurts@2 dead@11 sink not purged')).toEqual({
       doseGrams: 18.1,
@@ -54,6 +64,9 @@ describe('parseShotLine', () => {
     ['18 36 29 very', 'very', /taste should follow/],
     ['18 36 29 temp 200', '200', /°F with an f after it/],
     ['18 36 29 300f', '300f', /60–100 °C/],
+    ['18 36 29 mark', 'mark', /number of ten should follow/],
+    ['18 36 29 mark 11', '11', /a mark of 0–10/],
+    ['18 36 29 sweet sweetness 7', '7', /twice/],
     ['yield 36 ground 4.6', 'ground', /say the dose it gave too/],
     ['18 36 29 ground', 'ground', /number should follow/],
   ])('%s → points at “%s”', (text, culprit, message) => {
@@ -89,7 +102,16 @@ describe('parseShotLine', () => {
       temperatureC: maybe(tenths(86, 97)),
       firstDripSeconds: maybe(tenths(1, 12)),
       tdsPercent: maybe(tenths(5, 14)),
-      taste: maybe(fc.record({ balance: fc.constantFrom(-2.5, -1.5, -0.5, 0, 0.5, 1.5, 2.5) })),
+      taste: maybe(
+        fc.record(
+          {
+            balance: fc.constantFrom(-2.5, -1.5, -0.5, 0, 0.5, 1.5, 2.5),
+            sweetness: tenths(0, 10),
+            overall: tenths(0, 10),
+          },
+          { requiredKeys: ['balance'] },
+        ),
+      ),
       seen: maybe(
         fc.array(fc.record({ sign: fc.constantFrom(...SIGNS), clock: maybe(fc.integer({ min: 1, max: 12 })) }), {
           minLength: 1,

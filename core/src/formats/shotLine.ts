@@ -66,6 +66,9 @@ export const SIGN_LABELS: Record<Sign, string> = {
   'puck-crater': 'crater in the puck',
 };
 
+/** Marks of ten that a word of the line may name, the number after it. */
+export const MARK_WORDS = { mark: 'overall', sweetness: 'sweetness' } as const;
+
 type TasteAxis = 'balance' | 'body' | 'dryness' | 'sweetness';
 
 /** Words for taste with their plain strength; "very" adds one step, "a bit" takes one off. */
@@ -83,7 +86,7 @@ export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
   full: { axis: 'body', value: 0 },
   dry: { axis: 'dryness', value: 1.5 },
   harsh: { axis: 'dryness', value: 2.5 },
-  sweet: { axis: 'sweetness', value: 7 },
+  sweet: { axis: 'sweetness', value: 8 },
 };
 
 const LIMITS: Record<string, { min: number; max: number; what: string }> = {
@@ -95,6 +98,7 @@ const LIMITS: Record<string, { min: number; max: number; what: string }> = {
   temperatureC: { min: 60, max: 100, what: 'a temperature of 60–100 °C, or in °F with an f after it' },
   firstDripSeconds: { min: 0, max: 120, what: 'a first drip of 0–120 s' },
   tdsPercent: { min: 0.1, max: 30, what: 'a TDS of 0.1–30 %' },
+  mark: { min: 0, max: 10, what: 'a mark of 0–10' },
 };
 
 /** Null when the value is one a shot can have, otherwise what was expected. */

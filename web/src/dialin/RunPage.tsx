@@ -212,6 +212,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         )}
       </div>
       <ShotDrawer
+        sheet={sheet}
         shot={correcting?.shot ?? null}
         number={correcting?.number ?? 0}
         onClose={() => setCorrecting(null)}

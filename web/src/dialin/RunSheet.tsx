@@ -1,4 +1,4 @@
-import { combineTastings, type Cause, type Expectation, type Review, type Settings } from '@olvet/core';
+import { combineTastings, plainNumber, type Cause, type Expectation, type Review, type Settings } from '@olvet/core';
 import { useEffect, useRef } from 'react';
 import type { SheetShotView, SheetView } from '../app/api';
 import { orDash, temperatureNumber } from '../parts/format';
@@ -155,7 +155,7 @@ export function RunSheet(props: RunSheetProps) {
             <th scope="row">verdict</th>
             {shots.map((shot) => (
               <td key={shot.id} className="quiet">
-                {[shot.verdict, shot.versusLast && VERSUS_WORDS[shot.versusLast]].filter(Boolean).join(', ') || '–'}
+                {verdictInWords(shot)}
               </td>
             ))}
             {ghost && <td className={`${styles.next} ${styles.foot}`} />}
@@ -164,4 +164,11 @@ export function RunSheet(props: RunSheetProps) {
       </table>
     </div>
   );
+}
+
+/** What was done with the cup, what it was marked and how it stood against the one before. */
+function verdictInWords({ verdict, versusLast, tastings }: SheetShotView): string {
+  const mark = combineTastings(tastings)?.overall;
+  const words = [verdict, mark != null && `${plainNumber(mark, 1)} of 10`, versusLast && VERSUS_WORDS[versusLast]];
+  return words.filter(Boolean).join(', ') || '–';
 }

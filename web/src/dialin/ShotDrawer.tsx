@@ -1,9 +1,11 @@
 import { CAUSES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
-import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Select } from 'antd';
+import { App, Button, Checkbox, Drawer, Form, Input, Select } from 'antd';
+import type { ReactNode } from 'react';
 import {
   useGetShotHistoryQuery,
   usePutShotMutation,
   type SheetShotView,
+  type SheetView,
   type ShotEditView,
   type ShotView,
 } from '../app/api';
@@ -15,6 +17,8 @@ import { useTemperatureUnit } from '../parts/temperature';
 import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { storedShotDto } from './shotDto';
+import { TastePanel } from './TastePanel';
+import { NumberInput } from '../parts/NumberInput';
 
 type Fields = Pick<
   ShotView,
@@ -34,28 +38,34 @@ type Fields = Pick<
 
 /** One shot, to be corrected in plain sight: what it said before stays readable below. */
 export function ShotDrawer({
+  sheet,
   shot,
   number,
   onClose,
 }: {
+  sheet: SheetView;
   shot: SheetShotView | null;
   number: number;
   onClose: () => void;
 }) {
   return (
     <Drawer open={shot !== null} onClose={onClose} title={`Shot ${number}`} size={420} destroyOnHidden>
-      {shot && <ShotForm key={shot.id} shot={shot} onClose={onClose} />}
+      {shot && (
+        <ShotForm key={shot.id} shot={shot} onClose={onClose}>
+          <TastePanel sheet={sheet} number={number} expect={null} closed={false} />
+        </ShotForm>
+      )}
     </Drawer>
   );
 }
 
-function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void }) {
+function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: () => void; children: ReactNode }) {
   const [form] = Form.useForm<Fields>();
   const { modal } = App.useApp();
   const unit = useTemperatureUnit();
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
-  const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
+  const number = { className: styles.number } as const;
 
   const write = async (change: Partial<ShotView>): Promise<void> => {
     const done = await putShot({ id: shot.id, shotDto: storedShotDto(shot, change) });
@@ -86,25 +96,25 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
       >
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="doseGrams" label="Dose, g">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="yieldGrams" label="Yield, g">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="timeSeconds" label="Time, s">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="firstDripSeconds" label="First drip, s">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="temperatureC" label={`Temperature, °${unit}`}>
             <DegreesInput className={styles.number} />
           </Form.Item>
           <Form.Item name="tdsPercent" label="TDS, %">
-            <InputNumber {...number} />
+            <NumberInput {...number} />
           </Form.Item>
           <Form.Item name="timer" label="Timer">
             <Select options={TIMER_STARTS.map((value) => ({ value, label: TIMER_WORDS[value] }))} />
@@ -138,6 +148,7 @@ function ShotForm({ shot, onClose }: { shot: SheetShotView; onClose: () => void 
           <Button onClick={remove}>Take it out</Button>
         </div>
       </Form>
+      <div className={styles.taste}>{children}</div>
       {history && history.length > 0 && (
         <section className={styles.history}>
           <h2>Before</h2>

@@ -41,6 +41,49 @@ describe('the taste of the newest shot', () => {
     expect((await next(written, 2)).body).toMatchObject({ sweetness: null, balance: -1 });
   });
 
+  it('takes marks of ten in halves, with a comma too, and takes them back', async () => {
+    const written = open(two({ tastings: [note('', { balance: -1, sweetness: 6 })] }));
+    const mark = (label: string, text: string): void => {
+      const field = screen.getByLabelText(label);
+      fireEvent.change(field, { target: { value: text } });
+      fireEvent.blur(field);
+    };
+    mark('The whole cup', '8,6');
+    expect((await next(written, 1)).body).toMatchObject({ overall: 8.5, balance: -1, sweetness: 6, revision: 1 });
+    mark('The whole cup', '12');
+    expect((await next(written, 2)).body).toMatchObject({ overall: 10 });
+    mark('Sweetness', '');
+    expect((await next(written, 3)).body).toMatchObject({ sweetness: null });
+    mark('The whole cup', 'splendid');
+    mark('Sweetness', '6');
+    expect(written).toHaveLength(3);
+  });
+
+  it.each([
+    [{ sweetness: 7.5, overall: 9 }, ['sweet', 'would serve it']],
+    [{ sweetness: 2, overall: 3, dryness: 1 }, ['not sweet', 'dry', 'would not']],
+    [{ sweetness: 6, overall: 6, dryness: 3 }, ['harsh']],
+  ])('says a mark in its word, too: %j', (marks, words) => {
+    open(two({ tastings: [note('', marks)] }));
+    const pressed = screen.getAllByRole('button', { pressed: true }).map(({ textContent }) => textContent);
+    expect(pressed).toEqual(words.map((word) => `✓ ${word}`));
+  });
+
+  it('is that of an earlier shot where one is named', async () => {
+    const sheet = sheetView([
+      shotView('a', { tastings: [note('', { id: 'first', shotId: 'a', balance: 1 })] }),
+      shotView('b'),
+    ]);
+    const { written } = fakeHouse({ '/api/tasted-today': [] });
+    renderPage(<TastePanel sheet={sheet} number={1} expect={null} closed={false} />);
+    expect(screen.getByRole('heading', { name: 'Taste of shot 1' })).toBeInTheDocument();
+    expect(screen.queryByText(/^Against shot/)).not.toBeInTheDocument();
+    fireEvent.click(chip('dry'));
+    const { path, body } = await next(written, 1);
+    expect(path).toBe('/api/tastings/first');
+    expect(body).toMatchObject({ shotId: 'a', balance: 1, dryness: 1.5 });
+  });
+
   it('is written once for one person, however often it is sent', async () => {
     const written = open(two());
     fireEvent.click(chip('harsh'));

@@ -1,4 +1,12 @@
-import { combineTastings, findMethod, METHODS, SERVED_MARK, VERDICTS, type Expectation } from '@olvet/core';
+import {
+  combineTastings,
+  findMethod,
+  METHODS,
+  SERVED_MARK,
+  TASTE_WORDS,
+  VERDICTS,
+  type Expectation,
+} from '@olvet/core';
 import { AutoComplete } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -15,6 +23,7 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { palateInWords } from '../parts/learned';
 import { ToggleChip } from '../parts/ToggleChip';
 import { storedShotDto } from './shotDto';
+import { Mark } from './Mark';
 import { Swallowed } from './Swallowed';
 import { TastePad, type Cup } from './TastePad';
 import styles from './TastePanel.module.css';
@@ -25,25 +34,30 @@ interface Chip {
   word: string;
   axis: 'dryness' | 'sweetness' | 'overall';
   value: number;
+  /** Marks that say as much. */
+  says: (mark: number) => boolean;
 }
 
 /** Words for what the pad does not hold; two of one axis exclude each other. */
 const CHIPS: Chip[] = [
-  { word: 'sweet', axis: 'sweetness', value: 8 },
-  { word: 'not sweet', axis: 'sweetness', value: 3 },
-  { word: 'dry', axis: 'dryness', value: 1.5 },
-  { word: 'harsh', axis: 'dryness', value: 2.5 },
-  { word: 'would serve it', axis: 'overall', value: SERVED_MARK.serve },
-  { word: 'would not', axis: 'overall', value: SERVED_MARK.sink },
+  { word: 'sweet', axis: 'sweetness', value: TASTE_WORDS.sweet!.value, says: (mark) => mark >= 7 },
+  { word: 'not sweet', axis: 'sweetness', value: 3, says: (mark) => mark <= 4 },
+  { word: 'dry', axis: 'dryness', value: TASTE_WORDS.dry!.value, says: (mark) => mark >= 1 && mark < 2 },
+  { word: 'harsh', axis: 'dryness', value: TASTE_WORDS.harsh!.value, says: (mark) => mark >= 2 },
+  { word: 'would serve it', axis: 'overall', value: SERVED_MARK.serve, says: (mark) => mark >= 7 },
+  { word: 'would not', axis: 'overall', value: SERVED_MARK.sink, says: (mark) => mark <= 5 },
 ];
 
-/** The taste of the newest shot: one tap on the pad, chips for the rest, a name where several taste. */
+/** The taste of a shot, the newest if none is named: one tap on the pad, chips and marks for the rest, a name where several taste. */
 export function TastePanel({
   sheet,
+  number = sheet.shots.length,
   expect,
   closed,
 }: {
   sheet: SheetView;
+  /** Of the shot on its sheet, from 1. */
+  number?: number;
   expect: Expectation | null;
   closed: boolean;
 }) {
@@ -52,7 +66,7 @@ export function TastePanel({
   const [putTasting, { error }] = usePutTastingMutation();
   const [putShot, { error: shotError }] = usePutShotMutation();
   const [newIds] = useState(() => new Map<string, string>());
-  const shot = sheet.shots.at(-1);
+  const shot = sheet.shots[number - 1];
   const own = shot?.tastings.find((tasting) => tasting.person === taster);
   const disabled = closed || shot === undefined;
 
@@ -78,7 +92,7 @@ export function TastePanel({
       ? null
       : { balance: taste.balance ?? 0, body: taste.body ?? 0 };
   };
-  const earlier = sheet.shots.slice(0, -1).flatMap((other, i) => {
+  const earlier = sheet.shots.slice(0, Math.max(0, number - 1)).flatMap((other, i) => {
     const cup = cupOf(other.tastings);
     return cup ? [{ number: i + 1, cup }] : [];
   });
@@ -91,13 +105,13 @@ export function TastePanel({
   const palate = sheet.palates.find(({ person }) => person === taster);
   return (
     <section className={styles.panel} aria-label="Taste">
-      <h2>{shot ? `Taste of shot ${sheet.shots.length}` : 'Taste'}</h2>
+      <h2>{shot ? `Taste of shot ${number}` : 'Taste'}</h2>
       <p className="quiet small">
         {shot ? 'Tap where it sits: sip and spit, caffeine adds up.' : 'Pull the first shot, then tap where it sits.'}
       </p>
       <TastePad
-        label={shot ? `shot ${sheet.shots.length}` : 'the next shot'}
-        number={shot && sheet.shots.length}
+        label={shot ? `shot ${number}` : 'the next shot'}
+        number={shot && number}
         value={own ? cupOf([own]) : shot ? cupOf(shot.tastings) : null}
         earlier={earlier}
         wanted={{ balance: target.balance, body: target.body }}
@@ -107,8 +121,9 @@ export function TastePanel({
         onTaste={(cup) => save(cup)}
       />
       <div className={styles.chips}>
-        {CHIPS.map(({ word, axis, value }) => {
-          const chosen = own?.[axis] === value;
+        {CHIPS.map(({ word, axis, value, says }) => {
+          const mark = own?.[axis];
+          const chosen = mark != null && says(mark);
           return (
             <ToggleChip
               key={word}
@@ -121,9 +136,23 @@ export function TastePanel({
           );
         })}
       </div>
-      {shot && sheet.shots.length > 1 && (
-        <div className={styles.versus} role="group" aria-label={`Against shot ${sheet.shots.length - 1}`}>
-          <span className="quiet small">Against shot {sheet.shots.length - 1}</span>
+      <div className={styles.marks} role="group" aria-label="Marks of ten">
+        <Mark
+          label="Sweetness"
+          value={own?.sweetness ?? null}
+          disabled={disabled}
+          onMark={(sweetness) => save({ sweetness })}
+        />
+        <Mark
+          label="The whole cup"
+          value={own?.overall ?? null}
+          disabled={disabled}
+          onMark={(overall) => save({ overall })}
+        />
+      </div>
+      {shot && number > 1 && (
+        <div className={styles.versus} role="group" aria-label={`Against shot ${number - 1}`}>
+          <span className="quiet small">Against shot {number - 1}</span>
           {VERDICTS.map((verdict) => (
             <ToggleChip
               key={verdict}

@@ -1,5 +1,5 @@
 import { LEVERS, methodErrors, METHOD_IDS, ROASTS, TIMER_STARTS, type Method } from '@olvet/core';
-import { Form, Input, InputNumber, Segmented, Select } from 'antd';
+import { Form, Input, Segmented, Select } from 'antd';
 import { usePutOwnMethodMutation, type OwnMethodDto, type OwnMethodView } from '../app/api';
 import { DegreesInput } from '../parts/DegreesInput';
 import { TIMER_WORDS } from '../parts/format';
@@ -8,6 +8,7 @@ import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import { LEVER_WORDS } from './schools';
+import { NumberInput } from '../parts/NumberInput';
 
 export interface MethodEditorProps {
   editing: { id: string; row: OwnMethodView | null } | null;
@@ -42,7 +43,7 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
   const levers = LEVERS.map((value) => ({ value, label: LEVER_WORDS[value] }));
   const number = (name: (string | number)[], label: string) => (
     <Form.Item name={name} label={label} rules={[{ required: true, message: 'A number is needed here' }]}>
-      <InputNumber className={listStyles.full} controls={false} inputMode="decimal" />
+      <NumberInput className={listStyles.full} />
     </Form.Item>
   );
   return (

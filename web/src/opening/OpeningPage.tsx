@@ -1,5 +1,5 @@
 import { openingOrder, usualWarmUpMinutes } from '@olvet/core';
-import { InputNumber, Switch } from 'antd';
+import { Switch } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -14,6 +14,7 @@ import {
 import { EmptyState } from '../parts/EmptyState';
 import listStyles from '../parts/List.module.css';
 import { Loading } from '../parts/Loading';
+import { typedNumber } from '../parts/typedNumber';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { celsiusOf, shownDegrees, useTemperatureUnit } from '../parts/temperature';
 import { useNow } from '../parts/useNow';
@@ -22,6 +23,7 @@ import styles from './OpeningPage.module.css';
 import { StationOpening } from './StationOpening';
 import { TastedToday } from './TastedToday';
 import { useOpenings } from './useOpenings';
+import { NumberInput } from '../parts/NumberInput';
 
 const ALL = { pageSize: 200 };
 
@@ -107,28 +109,26 @@ export function OpeningPage() {
         </label>
         <div className={styles.air} role="group" aria-label="The air this morning">
           <label htmlFor="room-c">Room</label>
-          <InputNumber
+          <NumberInput
             id="room-c"
-            controls={false}
             min={shownDegrees(-20, unit)}
             max={shownDegrees(60, unit)}
             suffix={`°${unit}`}
             value={air?.roomC == null ? null : shownDegrees(air.roomC, unit)}
             onBlur={(event) => {
-              const shown = typed(event.target.value);
+              const shown = typedNumber(event.target.value);
               void writeAir({ roomC: shown === null ? null : celsiusOf(shown, unit) });
             }}
             onPressEnter={(event) => event.currentTarget.blur()}
           />
           <label htmlFor="humidity">Humidity</label>
-          <InputNumber
+          <NumberInput
             id="humidity"
-            controls={false}
             min={0}
             max={100}
             suffix="%"
             value={air?.humidityPercent ?? null}
-            onBlur={(event) => void writeAir({ humidityPercent: typed(event.target.value) })}
+            onBlur={(event) => void writeAir({ humidityPercent: typedNumber(event.target.value) })}
             onPressEnter={(event) => event.currentTarget.blur()}
           />
         </div>
@@ -163,9 +163,4 @@ export function OpeningPage() {
       </div>
     </div>
   );
-}
-
-function typed(text: string): number | null {
-  const value = Number(text.replace(',', '.'));
-  return text.trim() === '' || !Number.isFinite(value) ? null : value;
 }

@@ -1,8 +1,8 @@
-import { InputNumber } from 'antd';
 import type { ComponentProps } from 'react';
 import { celsiusApart, celsiusOf, shownDegrees, shownDifference, useTemperatureUnit } from './temperature';
+import { NumberInput } from './NumberInput';
 
-type Props = Omit<ComponentProps<typeof InputNumber<number>>, 'value' | 'onChange'> & {
+type Props = Omit<ComponentProps<typeof NumberInput>, 'value' | 'onChange'> & {
   /** °C, whatever is shown. */
   value?: number | null;
   onChange?: (celsius: number | null) => void;
@@ -15,9 +15,7 @@ export function DegreesInput({ value, onChange, difference = false, ...rest }: P
   const unit = useTemperatureUnit();
   const [show, read] = difference ? [shownDifference, celsiusApart] : [shownDegrees, celsiusOf];
   return (
-    <InputNumber<number>
-      controls={false}
-      inputMode="decimal"
+    <NumberInput
       {...rest}
       value={value == null ? null : show(value, unit)}
       onChange={(shown) => onChange?.(shown == null ? null : read(shown, unit))}

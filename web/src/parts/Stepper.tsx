@@ -1,7 +1,8 @@
 import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
 import { roundTo } from '@olvet/core';
-import { Button, InputNumber } from 'antd';
+import { Button } from 'antd';
 import styles from './Stepper.module.css';
+import { NumberInput } from './NumberInput';
 
 export interface StepperProps {
   id: string;
@@ -29,17 +30,14 @@ export function Stepper({ id, label, unit, value, step, min, max, from, onChange
       </label>
       <div className={styles.row}>
         <Button size="large" icon={<MinusOutlined />} aria-label={`Less ${label}`} onClick={() => tap(-1)} />
-        <InputNumber
+        <NumberInput
           id={id}
           size="large"
           className={styles.number}
-          controls={false}
           value={value}
           step={step}
           min={min}
           max={max}
-          inputMode="decimal"
-          parser={(text) => Number((text ?? '').replace(',', '.'))}
           onChange={(next) => onChange(typeof next === 'number' && Number.isFinite(next) ? next : null)}
         />
         <Button size="large" icon={<PlusOutlined />} aria-label={`More ${label}`} onClick={() => tap(1)} />

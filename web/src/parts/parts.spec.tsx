@@ -2,6 +2,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { formErrors, problemOf } from '../app/problem';
 import { elapsed, money, orDash, temperatureNumber } from './format';
 import { Loading } from './Loading';
+import { NumberInput } from './NumberInput';
 import { sideOf } from './Outcome';
 import { ProblemAlert } from './ProblemAlert';
 import { Stepper } from './Stepper';
@@ -32,6 +33,29 @@ describe('figures on screen', () => {
 
   it('know the three sides of a window', () => {
     expect([24, 27, 33, 33.1].map((t) => sideOf(t, 27, 33))).toEqual(['low', 'on', 'on', 'high']);
+  });
+});
+
+describe('a typed number', () => {
+  it.each([
+    [['12', '12,', '12,5'], 12.5],
+    [['12.5'], 12.5],
+    [['-1,5'], -1.5],
+    [[' 7 '], 7],
+  ])('%j is %p', (steps, value) => {
+    const told: (number | null)[] = [];
+    render(<NumberInput aria-label="dose" onChange={(next) => told.push(next)} />);
+    for (const text of steps) fireEvent.change(screen.getByLabelText('dose'), { target: { value: text } });
+    expect(told.at(-1)).toBe(value);
+  });
+
+  it('is none for what is no number', () => {
+    const told: (number | null)[] = [];
+    render(<NumberInput aria-label="dose" onChange={(next) => told.push(next)} />);
+    for (const text of ['splendid', '1,2,3']) {
+      fireEvent.change(screen.getByLabelText('dose'), { target: { value: text } });
+    }
+    expect(told.filter((value) => value !== null)).toEqual([]);
   });
 });
 

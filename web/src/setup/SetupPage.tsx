@@ -1,5 +1,5 @@
 import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, recommendMethod, startTemperatureC } from '@olvet/core';
-import { Button, DatePicker, Form, Input, InputNumber, Segmented, Select } from 'antd';
+import { Button, DatePicker, Form, Input, Segmented, Select } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -22,6 +22,7 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './SetupPage.module.css';
 import { NEW, setupDto, type SetupFields } from './setupDto';
+import { NumberInput } from '../parts/NumberInput';
 
 const ALL = { pageSize: 200 };
 
@@ -156,7 +157,7 @@ function SetupForm({ known }: { known: Known }) {
     ] ?? [];
   const keeps = known.grinders.some(({ id, learnedSlope }) => id === values?.grinderId && learnedSlope !== null);
   const must = (message: string) => [{ required: true, message }];
-  const number = { className: styles.number, controls: false, inputMode: 'decimal' } as const;
+  const number = { className: styles.number } as const;
   const basket = { nominalGrams: 18 };
   const start = aimOf(recommended.method.id, { basket, basketId: first(known.baskets) } as SetupFields);
 
@@ -216,10 +217,10 @@ function SetupForm({ known }: { known: Known }) {
                 </Form.Item>
                 <div className={styles.three}>
                   <Form.Item name={['grinder', 'min']} label="Scale from" rules={must('From?')}>
-                    <InputNumber {...number} />
+                    <NumberInput {...number} />
                   </Form.Item>
                   <Form.Item name={['grinder', 'max']} label="to" rules={must('To?')}>
-                    <InputNumber {...number} />
+                    <NumberInput {...number} />
                   </Form.Item>
                   <Form.Item
                     name={['grinder', 'step']}
@@ -227,7 +228,7 @@ function SetupForm({ known }: { known: Known }) {
                     tooltip="The smallest change you can set; 0 if there are no clicks"
                     rules={must('Step?')}
                   >
-                    <InputNumber {...number} min={0} />
+                    <NumberInput {...number} min={0} />
                   </Form.Item>
                 </div>
                 <Form.Item name={['grinder', 'finer']} label="Finer is">
@@ -250,7 +251,7 @@ function SetupForm({ known }: { known: Known }) {
                   : 'Leave empty if you do not know.'
               }
             >
-              <InputNumber {...number} />
+              <NumberInput {...number} />
             </Form.Item>
           </section>
           <section aria-labelledby="setup-machine">
@@ -262,7 +263,7 @@ function SetupForm({ known }: { known: Known }) {
                 label="Basket, grams on its rim"
                 rules={must('How many grams does the basket hold?')}
               >
-                <InputNumber {...number} min={4} max={40} />
+                <NumberInput {...number} min={4} max={40} />
               </Form.Item>
             )}
             {choice('Machine', 'machineId', known.machines)}
@@ -321,16 +322,16 @@ function SetupForm({ known }: { known: Known }) {
             </Form.Item>
             <div className={styles.two}>
               <Form.Item name="doseGrams" label="Dose, g" rules={must('Dose?')}>
-                <InputNumber {...number} />
+                <NumberInput {...number} />
               </Form.Item>
               <Form.Item name="yieldGrams" label="Yield, g" rules={must('Yield?')}>
-                <InputNumber {...number} />
+                <NumberInput {...number} />
               </Form.Item>
               <Form.Item name={['window', 'min']} label="Time from, s" rules={must('From?')}>
-                <InputNumber {...number} />
+                <NumberInput {...number} />
               </Form.Item>
               <Form.Item name={['window', 'max']} label="to, s" rules={must('To?')}>
-                <InputNumber {...number} />
+                <NumberInput {...number} />
               </Form.Item>
             </div>
             <Form.Item name="flavourGoal" label="Flavour wanted (optional)">

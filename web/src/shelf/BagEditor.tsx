@@ -1,10 +1,11 @@
-import { DatePicker, Form, InputNumber } from 'antd';
+import { DatePicker, Form } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
 import { usePutBagMutation, type BagDto, type BagView } from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import type { BagHint } from './CoffeeEditor';
+import { NumberInput } from '../parts/NumberInput';
 
 interface BagFields {
   roastedOn?: Dayjs | null;
@@ -65,10 +66,10 @@ export function BagEditor({
             label="Weight when full, g"
             rules={[{ required: true, message: 'How many grams?' }]}
           >
-            <InputNumber className={listStyles.full} controls={false} />
+            <NumberInput className={listStyles.full} />
           </Form.Item>
           <Form.Item name="price" label={`Price, ${currency}`}>
-            <InputNumber className={listStyles.full} controls={false} min={0} />
+            <NumberInput className={listStyles.full} min={0} />
           </Form.Item>
         </>
       )}

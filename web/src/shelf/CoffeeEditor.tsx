@@ -8,7 +8,7 @@ import {
   type LabelField,
   type LabelReading,
 } from '@olvet/core';
-import { Button, Form, Input, InputNumber, Select, Switch, type FormInstance } from 'antd';
+import { Button, Form, Input, Select, Switch, type FormInstance } from 'antd';
 import dayjs from 'dayjs';
 import { useState } from 'react';
 import { usePutCoffeeMutation, type CoffeeDto, type CoffeeView } from '../app/api';
@@ -16,6 +16,7 @@ import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import styles from './CoffeeEditor.module.css';
+import { NumberInput } from '../parts/NumberInput';
 
 export type CoffeeFields = Omit<CoffeeDto, 'revision' | 'retiredAt'>;
 /** What a label said of the bag rather than of the coffee. */
@@ -78,10 +79,10 @@ export function CoffeeEditor({ editing, onClose, onBag }: CoffeeEditorProps) {
               <Input maxLength={60} />
             </Form.Item>
             <Form.Item name="altitudeM" label="Altitude, m">
-              <InputNumber className={listStyles.full} controls={false} precision={0} />
+              <NumberInput className={listStyles.full} precision={0} />
             </Form.Item>
             <Form.Item name="arabicaPercent" label="Arabica, %">
-              <InputNumber className={listStyles.full} controls={false} precision={0} />
+              <NumberInput className={listStyles.full} precision={0} />
             </Form.Item>
             <Form.Item name="decaf" label="Decaf" valuePropName="checked">
               <Switch />

@@ -1,5 +1,5 @@
 import { BODY_GOALS, FLAVOUR_GOALS, plainNumber, restOf } from '@olvet/core';
-import { Button, InputNumber, Popover, Space } from 'antd';
+import { Button, Popover, Space } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -27,6 +27,7 @@ import { CoffeeEditor } from './CoffeeEditor';
 import styles from './CoffeePage.module.css';
 import { PHASE_WORDS, RestBar } from './RestBar';
 import { StartsHere } from './StartsHere';
+import { NumberInput } from '../parts/NumberInput';
 
 /** One coffee: its rest, its bags, what the house learned of it, where to start with it. */
 export function CoffeePage() {
@@ -180,9 +181,9 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
           title="On the scale, without the bag’s own weight"
           content={
             <Space.Compact>
-              <InputNumber
+              <NumberInput
                 aria-label="Grams left"
-                controls={false}
+
                 min={0}
                 max={bag.weightGrams}
                 suffix="g"

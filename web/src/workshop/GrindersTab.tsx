@@ -1,5 +1,5 @@
 import { plainNumber } from '@olvet/core';
-import { Form, InputNumber, Segmented } from 'antd';
+import { Form, Segmented } from 'antd';
 import {
   useGetWearQuery,
   useListGrindersQuery,
@@ -10,6 +10,7 @@ import {
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField } from './fields';
+import { NumberInput } from '../parts/NumberInput';
 
 type Fields = Omit<GrinderDto, 'revision' | 'retiredAt'>;
 
@@ -99,7 +100,7 @@ export function GrindersTab() {
 function Optional({ name, label }: { name: string; label: string }) {
   return (
     <Form.Item name={name} label={label}>
-      <InputNumber className={listStyles.full} controls={false} inputMode="decimal" />
+      <NumberInput className={listStyles.full} />
     </Form.Item>
   );
 }

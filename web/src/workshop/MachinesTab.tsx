@@ -1,11 +1,12 @@
 import { plainNumber } from '@olvet/core';
-import { Form, InputNumber, Segmented, Select } from 'antd';
+import { Form, Segmented, Select } from 'antd';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
 import { temperatureNumber, type TemperatureUnit } from '../parts/format';
 import { shownDifference, useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { DegreesField, NameField, NumberField } from './fields';
+import { NumberInput } from '../parts/NumberInput';
 
 interface Fields {
   name: string;
@@ -68,10 +69,10 @@ export function MachinesTab() {
               label="Warm-up, minutes"
               extra="Until a group is really hot, not until the light"
             >
-              <InputNumber className={listStyles.full} controls={false} precision={0} />
+              <NumberInput className={listStyles.full} precision={0} />
             </Form.Item>
             <Form.Item name="pumpBar" label="Pressure, bar">
-              <InputNumber className={listStyles.full} controls={false} />
+              <NumberInput className={listStyles.full} />
             </Form.Item>
           </div>
           <Form.Item name="preBrew" label="Before the pump">

@@ -1,8 +1,9 @@
-import { Form, Input, InputNumber } from 'antd';
+import { Form, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { DegreesInput } from '../parts/DegreesInput';
 import listStyles from '../parts/List.module.css';
 import { useTemperatureUnit } from '../parts/temperature';
+import { NumberInput } from '../parts/NumberInput';
 
 type Path = string | (string | number)[];
 
@@ -21,7 +22,7 @@ const GIVEN = [{ required: true, message: 'A number is needed here' }];
 export function NumberField({ name, label, extra }: { name: Path; label: string; extra?: ReactNode }) {
   return (
     <Form.Item name={name} label={label} extra={extra} rules={GIVEN}>
-      <InputNumber className={listStyles.full} controls={false} inputMode="decimal" />
+      <NumberInput className={listStyles.full} />
     </Form.Item>
   );
 }

@@ -1,0 +1,14 @@
+import { InputNumber, type InputNumberProps } from 'antd';
+
+/** A typed number, with a decimal comma or point; no arrows, which wet fingers miss. */
+export function NumberInput(props: InputNumberProps<number>) {
+  return (
+    <InputNumber<number>
+      controls={false}
+      inputMode="decimal"
+      // The library's own reading drops a comma: 12,5 would be kept as 125.
+      parser={(text) => (text ?? '').trim().replace(',', '.') as unknown as number}
+      {...props}
+    />
+  );
+}
