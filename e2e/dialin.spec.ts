@@ -127,6 +127,23 @@ test('a mistyped shot is corrected in plain sight, and the advice follows', asyn
   await expect(page.getByText('Start at 15.')).toBeVisible();
 });
 
+test('an earlier cup is tasted anew, with a mark and a decimal comma', async ({ page, request }) => {
+  await openRun(page, request);
+  await writeShot(page, '18 > 36 in 29 very sour thin');
+  await writeShot(page, '18 > 36 in 30 even full mark 8');
+  await page.getByRole('button', { name: 'Shot 1' }).click();
+  const drawer = page.getByRole('dialog', { name: 'Shot 1' });
+  const pad = drawer.getByRole('application', { name: /Taste of shot 1: very sour/ });
+  await pad.click();
+  await expect(drawer.getByRole('application', { name: /Taste of shot 1: even/ })).toBeVisible();
+  const mark = drawer.getByLabel('The whole cup');
+  await mark.pressSequentially('8,5');
+  await mark.press('Enter');
+  await expect(page.getByRole('cell', { name: '8.5/10' })).toBeVisible();
+  await drawer.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByText('Dialled in.')).toBeVisible();
+});
+
 test('two tablets: the later correction is refused and nothing is lost', async ({ page, request, browser }) => {
   const runId = await openRun(page, request);
   await writeShot(page, '18 > 36 in 24');

@@ -2,7 +2,7 @@ import { snap } from '@olvet/core';
 import { useId, useState } from 'react';
 import { typedNumber } from '../parts/typedNumber';
 import styles from './TastePanel.module.css';
-import { NumberInput } from '../parts/NumberInput';
+import { leaveField, NumberInput } from '../parts/NumberInput';
 
 const SCALE = { min: 0, max: 10, step: 0.5 };
 
@@ -31,12 +31,13 @@ export function Mark({ label, value, disabled, onMark }: MarkProps) {
       </label>
       <NumberInput
         id={id}
+        className={styles.full}
         key={`${value}/${left}`}
         suffix="/ 10"
         defaultValue={value ?? undefined}
         disabled={disabled}
         onBlur={(event) => leave(event.target.value)}
-        onPressEnter={(event) => event.currentTarget.blur()}
+        onPressEnter={leaveField}
       />
     </div>
   );

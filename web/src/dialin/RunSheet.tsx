@@ -169,6 +169,6 @@ export function RunSheet(props: RunSheetProps) {
 /** What was done with the cup, what it was marked and how it stood against the one before. */
 function verdictInWords({ verdict, versusLast, tastings }: SheetShotView): string {
   const mark = combineTastings(tastings)?.overall;
-  const words = [verdict, mark != null && `${plainNumber(mark, 1)} of 10`, versusLast && VERSUS_WORDS[versusLast]];
+  const words = [verdict, mark != null && `${plainNumber(mark, 1)}/10`, versusLast && VERSUS_WORDS[versusLast]];
   return words.filter(Boolean).join(', ') || '–';
 }

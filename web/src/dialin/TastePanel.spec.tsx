@@ -1,5 +1,5 @@
 import { METHODS } from '@olvet/core';
-import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { fakeHouse, renderPage, type Written } from '../../testing/house';
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import type { SheetView } from '../app/api';
@@ -46,7 +46,8 @@ describe('the taste of the newest shot', () => {
     const mark = (label: string, text: string): void => {
       const field = screen.getByLabelText(label);
       fireEvent.change(field, { target: { value: text } });
-      fireEvent.blur(field);
+      act(() => field.focus());
+      fireEvent.keyDown(field, { key: 'Enter' });
     };
     mark('The whole cup', '8,6');
     expect((await next(written, 1)).body).toMatchObject({ overall: 8.5, balance: -1, sweetness: 6, revision: 1 });

@@ -23,7 +23,7 @@ import styles from './OpeningPage.module.css';
 import { StationOpening } from './StationOpening';
 import { TastedToday } from './TastedToday';
 import { useOpenings } from './useOpenings';
-import { NumberInput } from '../parts/NumberInput';
+import { leaveField, NumberInput } from '../parts/NumberInput';
 
 const ALL = { pageSize: 200 };
 
@@ -119,7 +119,7 @@ export function OpeningPage() {
               const shown = typedNumber(event.target.value);
               void writeAir({ roomC: shown === null ? null : celsiusOf(shown, unit) });
             }}
-            onPressEnter={(event) => event.currentTarget.blur()}
+            onPressEnter={leaveField}
           />
           <label htmlFor="humidity">Humidity</label>
           <NumberInput
@@ -129,7 +129,7 @@ export function OpeningPage() {
             suffix="%"
             value={air?.humidityPercent ?? null}
             onBlur={(event) => void writeAir({ humidityPercent: typedNumber(event.target.value) })}
-            onPressEnter={(event) => event.currentTarget.blur()}
+            onPressEnter={leaveField}
           />
         </div>
       </header>

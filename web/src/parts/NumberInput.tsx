@@ -1,4 +1,5 @@
 import { InputNumber, type InputNumberProps } from 'antd';
+import type { KeyboardEvent } from 'react';
 
 /** A typed number, with a decimal comma or point; no arrows, which wet fingers miss. */
 export function NumberInput(props: InputNumberProps<number>) {
@@ -11,4 +12,9 @@ export function NumberInput(props: InputNumberProps<number>) {
       {...props}
     />
   );
+}
+
+/** For fields that keep what they hold when they are left: Enter leaves them. */
+export function leaveField({ target }: KeyboardEvent): void {
+  if (target instanceof HTMLElement) target.blur();
 }
