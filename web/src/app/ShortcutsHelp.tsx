@@ -12,17 +12,38 @@ const SHORTCUTS: [string, string][] = [
   ['?', 'this list'],
 ];
 
+/** What the line for a shot understands. */
+export const LINE_WORDS: [string, string][] = [
+  ['18.1 > 36.8 in 21.5', 'dose, yield and time'],
+  ['very sour, bit thin', 'sour, bitter, even; thin, heavy, full'],
+  ['dry sweet', 'or harsh'],
+  ['mark 8.5 sweetness 7', 'marks of ten'],
+  ['spurts@2 dead@11', 'seen, and where on the basket’s clock'],
+  ['gushed pale rush crater', 'seen'],
+  ['grind 12.5 temp 93 drip 6 tds 9.4', 'measured besides'],
+  ['dose 18 ground 4.6', 'seconds a timed grinder ran'],
+  ['unpurged serve', 'or sink'],
+];
+
 export function ShortcutsHelp({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Modal open={open} onCancel={onClose} footer={null} title="Shortcuts" width={420} destroyOnHidden>
-      <dl className={styles.list}>
-        {SHORTCUTS.map(([keys, what]) => (
-          <div key={keys}>
-            <dt className="numeral">{keys}</dt>
-            <dd>{what}</dd>
-          </div>
-        ))}
-      </dl>
+    <Modal open={open} onCancel={onClose} footer={null} title="Shortcuts" width={520} destroyOnHidden>
+      <Pairs pairs={SHORTCUTS} className={styles.keys!} />
+      <h3 className={styles.head}>The shot in one line</h3>
+      <Pairs pairs={LINE_WORDS} className={styles.words!} />
     </Modal>
+  );
+}
+
+function Pairs({ pairs, className }: { pairs: [string, string][]; className: string }) {
+  return (
+    <dl className={`${styles.list} ${className}`}>
+      {pairs.map(([said, what]) => (
+        <div key={said}>
+          <dt className="numeral">{said}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
