@@ -314,7 +314,7 @@ describe('reasons', () => {
     it('say the recipe, where the grind stands and how little is known', () => {
       expect(start({}).map(({ text }) => text)).toEqual([
         'Balance walk: 18 g in, 36 g out is 1:2, in 25–32 s. 93 °C suits a medium roast here.',
-        'Grind stays where the grinder stands, 14: the first shot tells which way to go.',
+        'Grind 14 to begin with: the first shot tells which way to go.',
         expect.stringMatching(/^A first guess: anything from \d+ to \d+ s would not surprise\.$/),
       ]);
     });

@@ -142,7 +142,7 @@ function startReasons(problem: Problem, settings: Settings, expect: Expectation)
       : request.start?.grindSd != null
         ? `${plainNumber(start.grind)} is what the recipes kept on this grinder come to for this shot (±${plainNumber(request.start.grindSd, 1)}).`
         : request.start?.grind != null
-          ? `Grind stays where the grinder stands, ${plainNumber(start.grind)}: the first shot tells which way to go.`
+          ? `Grind ${plainNumber(start.grind)} to begin with: the first shot tells which way to go.`
           : `${request.grinder.logTimePerUnit ? 'No setting is known for this coffee' : 'Nothing is known of this grinder'} yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
   const heat =
     start.temperatureC === null

@@ -1,1 +1,2 @@
-export { stationState, type StationState, type StationStateInput } from './stationState';
+export { driftedStart, type DriftedStartInput } from './driftedStart';
+export { middleOfLast, stationState, type StationState, type StationStateInput } from './stationState';

@@ -1,4 +1,4 @@
-import { stationState } from '../index';
+import { driftedStart, stationState } from '../index';
 
 const windowSeconds = { min: 27, max: 33 };
 const state = (timesSeconds: number[], change: { pulledToday?: boolean; runOpen?: boolean } = {}) =>
@@ -20,4 +20,39 @@ describe('stationState', () => {
     expect(state([29, 30, 31], { pulledToday: false })).toBe('unknown');
     expect(state([20, 20, 20], { runOpen: true })).toBe('dialling-in');
   });
+});
+
+describe('driftedStart', () => {
+  const grinder = { scale: { min: 0, max: 40, step: 0.5 }, finer: 'lower' as const, slope: 0.08 };
+  const poured = (times: number[], grind = 14) => times.map((timeSeconds) => ({ grind, timeSeconds }));
+  const start = (change: object = {}) =>
+    driftedStart({
+      state: 'drifting-fast',
+      grind: 14,
+      shots: poured([30, 24, 26, 25]),
+      windowSeconds,
+      grinder,
+      ...change,
+    });
+
+  it('brings the middle one of the last three to the middle of the window', () => {
+    // ln(30/25) is 0.182: 2.3 units finer, on its half steps.
+    expect(start()).toBe(11.5);
+    expect(start({ state: 'drifting-slow', shots: poured([36, 36, 36]) })).toBe(16.5);
+    expect(start({ grinder: { ...grinder, finer: 'higher' } })).toBe(16.5);
+  });
+
+  it('stays on the scale', () => {
+    expect(start({ grind: 1, shots: poured([20, 20, 20], 1) })).toBe(0);
+  });
+
+  it.each([
+    ['nothing drifted', { state: 'dialled' }],
+    ['nobody knows where the grinder stands', { grind: null }],
+    ['the last shots stood elsewhere', { shots: [...poured([24, 26]), { grind: 13, timeSeconds: 25 }] }],
+    [
+      'no step comes nearer',
+      { grinder: { ...grinder, scale: { min: 0, max: 40, step: 10 } }, grind: 10, shots: poured([26, 26, 26], 10) },
+    ],
+  ])('is none where %s', (_why, change) => expect(start(change)).toBeNull());
 });

@@ -12,7 +12,13 @@ export interface StationStateInput {
 }
 
 /** Fewer shots than this say nothing either way. */
-const RUN_LENGTH = 3;
+export const RUN_LENGTH = 3;
+
+/** The middle one of the last few: one odd shot is noise. Null where there is none. */
+export function middleOfLast(timesSeconds: readonly number[]): number | null {
+  const last = timesSeconds.slice(-RUN_LENGTH).sort((a, b) => a - b);
+  return last[Math.floor(last.length / 2)] ?? null;
+}
 
 /**
  * How a station stands. One odd shot is noise: drift is called when the middle one of the last three lies outside the
@@ -24,7 +30,7 @@ export function stationState(input: StationStateInput): StationState {
   const last = timesSeconds.slice(-RUN_LENGTH);
   if (!pulledToday || last.length === 0) return 'unknown';
   if (last.length < RUN_LENGTH) return 'dialled';
-  const median = [...last].sort((a, b) => a - b)[Math.floor(last.length / 2)]!;
+  const median = middleOfLast(last)!;
   const middle = (windowSeconds.min + windowSeconds.max) / 2;
   if (median < windowSeconds.min && last.every((t) => t < middle)) return 'drifting-fast';
   if (median > windowSeconds.max && last.every((t) => t > middle)) return 'drifting-slow';

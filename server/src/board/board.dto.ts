@@ -20,6 +20,12 @@ export class BoardStationView {
   @ApiProperty() basketName!: string;
   @ApiProperty({ type: Number, nullable: true }) ageDays!: number | null;
   @ApiProperty({ enum: STATES, enumName: 'StationState' }) state!: StationState;
+  @ApiProperty({
+    type: Number,
+    nullable: true,
+    description: 'Where a dial-in begins after a drift; null: as it stands',
+  })
+  startGrind!: number | null;
   @ApiProperty({ type: String, nullable: true, description: 'The open dial-in, if any' }) openRunId!: string | null;
   @ApiProperty({ type: String, nullable: true }) cardId!: string | null;
   @ApiProperty({ type: [BoardShotView], description: 'The last shots with a time, oldest first' })

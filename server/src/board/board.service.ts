@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { stationState } from '@olvet/core';
+import { driftedStart, stationState, usualSlope, type LearnedSlope } from '@olvet/core';
 import dayjs from 'dayjs';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
@@ -11,6 +11,10 @@ interface NamesRow {
   coffeeName: string;
   grinderName: string;
   finer: 'lower' | 'higher';
+  min: number;
+  max: number;
+  step: number;
+  learnedSlope: LearnedSlope | null;
   machineName: string;
   basketName: string;
   roastedOn: string | null;
@@ -57,6 +61,7 @@ export class BoardService {
   private names(shopId: string): Promise<NamesRow[]> {
     return this.sequelize.query<NamesRow>(
       `SELECT s."id" AS "stationId", c."name" AS "coffeeName", g."name" AS "grinderName", g."finer",
+              g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope",
               m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", run."id" AS "openRunId",
               card."id" AS "cardId"
        FROM stations s
@@ -117,20 +122,32 @@ function describe(
 ): BoardStationView {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
+  const onClock = shots.filter((shot) => shot.timer === timer);
+  const state = stationState({
+    timesSeconds: onClock.map((shot) => shot.timeSeconds!),
+    windowSeconds: timeSeconds,
+    pulledToday: last !== undefined && dayjs(last.pulledAt).isAfter(midnight),
+    runOpen: names.openRunId !== null,
+  });
+  const { finer, learnedSlope } = names;
+  const scale = { min: names.min, max: names.max, step: names.step };
+  const startGrind = driftedStart({
+    state,
+    grind: station.grind,
+    shots: onClock.map((shot) => ({ grind: shot.grind ?? null, timeSeconds: shot.timeSeconds! })),
+    windowSeconds: timeSeconds,
+    grinder: { scale, finer, slope: (learnedSlope ?? usualSlope(scale)).mean },
+  });
   return {
     station: station as unknown as BoardStationView['station'],
     coffeeName: names.coffeeName,
     grinderName: names.grinderName,
-    finer: names.finer,
+    finer,
     machineName: names.machineName,
     basketName: names.basketName,
     ageDays: names.roastedOn === null ? null : Math.max(0, dayjs(now).diff(dayjs(names.roastedOn), 'day')),
-    state: stationState({
-      timesSeconds: shots.filter((shot) => shot.timer === timer).map((shot) => shot.timeSeconds!),
-      windowSeconds: timeSeconds,
-      pulledToday: last !== undefined && dayjs(last.pulledAt).isAfter(midnight),
-      runOpen: names.openRunId !== null,
-    }),
+    state,
+    startGrind,
     openRunId: names.openRunId,
     cardId: names.cardId,
     shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({

@@ -7,6 +7,7 @@ const house = testHouse();
 interface StationRow {
   station: { id: string };
   state: string;
+  startGrind: number | null;
   openRunId: string | null;
   cardId: string | null;
   ageDays: number | null;
@@ -51,6 +52,14 @@ describe('a station', () => {
     ['dialled', [24, 36, 24]],
   ])('stands %s after %j s', async (state, times) => {
     expect((await standing(await served(`${state} ${times.join()}`, times)))!.state).toBe(state);
+  });
+
+  today('says where a dial-in begins once it has drifted, and only then', async () => {
+    const fast = (await standing(await served('start fast', [25, 25, 25])))!;
+    expect(fast.startGrind).toBeLessThan(11.5);
+    expect((await standing(await served('start at peace', [30, 30, 30])))!.startGrind).toBeNull();
+    const elsewhere = await served('start elsewhere', [25, 25, 25], { grind: 13 });
+    expect((await standing(elsewhere))!.startGrind).toBeNull();
   });
 
   it('is unknown before its first shot of the day', async () => {

@@ -1789,6 +1789,8 @@ export type BoardStationView = {
   basketName: string;
   ageDays: number | null;
   state: StationState;
+  /** Where a dial-in begins after a drift; null: as it stands */
+  startGrind: number | null;
   /** The open dial-in, if any */
   openRunId: string | null;
   cardId: string | null;

@@ -33,6 +33,14 @@ describe('the bar', () => {
     expect(await screen.findByText(`gone to ${written[0]!.path.replace('/api/runs', '/dial-in')}`)).toBeInTheDocument();
   });
 
+  it('begins a drifted station where its last shots point', async () => {
+    const { written } = fakeHouse({ ...known, '/api/board': board({ startGrind: 11.5 }) });
+    renderPage(<BarPage />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Dial in at 11.5' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body).toMatchObject({ startGrind: 11.5 });
+  });
+
   it('goes on with an open dial-in instead of beginning another', async () => {
     fakeHouse({ '/api/board': board({ openRunId: 'run7', state: 'dialling-in' }) });
     renderPage(<BarPage />);

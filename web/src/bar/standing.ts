@@ -1,4 +1,4 @@
-import { plainNumber } from '@olvet/core';
+import { middleOfLast, plainNumber } from '@olvet/core';
 import type { BoardStationView } from '../app/api';
 import type { Side } from '../parts/Outcome';
 
@@ -14,9 +14,7 @@ export interface Standing {
 /** A station's state in words. */
 export function standingOf({ state, station, shots }: BoardStationView): Standing {
   const { min, max } = station.target.timeSeconds;
-  const last = shots.slice(-3).flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds]));
-  // The middle one, as the state itself is judged: one odd shot is noise.
-  const middle = [...last].sort((a, b) => a - b)[Math.floor(last.length / 2)] ?? null;
+  const middle = middleOfLast(shots.flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds])));
   switch (state) {
     case 'dialled':
       return { title: 'At peace', detail: 'The last shots ran in their window.', side: 'on', urgent: false };

@@ -1,4 +1,4 @@
-import { plainNumber } from '@olvet/core';
+import { plainNumber, type Settings } from '@olvet/core';
 import { Link } from 'react-router';
 import type { SheetView } from '../app/api';
 import { shownDifference, useTemperatureUnit } from '../parts/temperature';
@@ -11,10 +11,15 @@ const FELT = {
 } as const;
 
 /** Before the first shot: what was measured and counts, and what could still be. */
-export function BeforeFirst({ sheet }: { sheet: SheetView }) {
-  const { run, grinder, foundDose, timedDose, hasScale, machine } = sheet;
+export function BeforeFirst({ sheet, next }: { sheet: SheetView; next: Settings | null }) {
+  const { run, station, grinder, foundDose, timedDose, hasScale, machine } = sheet;
   const unit = useTemperatureUnit();
+  const stood = station.grind ?? null;
+  const isTurned = next !== null && stood !== null && next.grind !== stood;
   const said = [
+    isTurned && grinder.purgeGrams > 0
+      ? `The grinder stood at ${plainNumber(stood)}: turn it, and throw out ${plainNumber(grinder.purgeGrams)} g first.`
+      : null,
     run.handCheck ? `Between the fingers ${FELT[run.handCheck]}.` : null,
     foundDose
       ? `The dose was found: ${plainNumber(foundDose.grams, 1)} g ±${plainNumber(foundDose.toleranceGrams, 1)}.`

@@ -53,6 +53,14 @@ describe('the run page', () => {
     expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 
+  it('reminds of the old grounds where the start is not where the grinder stood', async () => {
+    const sheet = sheetView();
+    sheet.station = { ...sheet.station, grind: 14 };
+    sheet.run = { ...sheet.run, startGrind: 12 };
+    open(sheet);
+    expect(await screen.findByText(/The grinder stood at 14: turn it, and throw out 12 g first\./)).toBeInTheDocument();
+  });
+
   it('starts there by itself where nobody named a setting, and says from what', async () => {
     const from = [{ coffeeName: 'Fogbell', grind: 12, daysAgo: 9 }];
     const sheet = sheetView();

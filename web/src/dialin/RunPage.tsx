@@ -194,7 +194,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               onWhy={() => setWhyOpen(true)}
             />
             {ghost && shots.length === 0 && <StartHint sheet={sheet} ghost={ghost} onTake={setGhost} />}
-            {shots.length === 0 && <BeforeFirst sheet={sheet} />}
+            {shots.length === 0 && <BeforeFirst sheet={sheet} next={ghost} />}
             {ghost && (
               <EntryLine inputRef={lineInput} saving={shotState.isLoading} onShot={(line) => saveShot(ghost, line)} />
             )}

@@ -146,7 +146,7 @@ function Go({ standing, coffee, grinder, forecast, switchedOnAt, warmUpMinutes, 
   const navigate = useNavigate();
   const { station } = standing;
   const begun = standing.shots.some(({ pulledAt }) => dayjs(pulledAt).isSame(now, 'day'));
-  const grind = forecast?.worthMoving && !begun ? forecast.grind : (station.grind ?? null);
+  const grind = forecast?.worthMoving && !begun ? forecast.grind : (standing.startGrind ?? station.grind ?? null);
   const { budgetShots, budgetGrams } = runStart({
     station,
     coffee,
