@@ -57,8 +57,11 @@ describe('the run page', () => {
     const sheet = sheetView();
     sheet.station = { ...sheet.station, grind: 14 };
     sheet.run = { ...sheet.run, startGrind: 12 };
-    open(sheet);
+    const from = [{ coffeeName: 'Saltmarsh', grind: 14, daysAgo: 9 }];
+    open(sheet, { '/api/start': { grind: 14, sd: 0.8, from } });
     expect(await screen.findByText(/The grinder stood at 14: turn it, and throw out 12 g first\./)).toBeInTheDocument();
+    // It was moved after a drift: an older recipe is no news.
+    expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 
   it('starts there by itself where nobody named a setting, and says from what', async () => {
