@@ -9,8 +9,7 @@ import {
 } from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
-import { NameField, NumberField } from './fields';
-import { NumberInput } from '../parts/NumberInput';
+import { NameField, NumberField, OptionalNumberField } from './fields';
 
 type Fields = Omit<GrinderDto, 'revision' | 'retiredAt'>;
 
@@ -56,9 +55,9 @@ export function GrindersTab() {
             <NumberField name="max" label="Scale to" />
             <NumberField name="step" label="Smallest step" extra="0 if there are no clicks" />
             <NumberField name="purgeGrams" label="Purge, g" extra="Thrown out after a change" />
-            <Optional name="retentionGrams" label="Stays in the chute, g" />
-            <Optional name="groundKg" label="Ground before Olvet, kg" />
-            <Optional name="burrLifeKg" label="Burrs last, kg" />
+            <OptionalNumberField name="retentionGrams" label="Stays in the chute, g" />
+            <OptionalNumberField name="groundKg" label="Ground before Olvet, kg" />
+            <OptionalNumberField name="burrLifeKg" label="Burrs last, kg" />
           </div>
           <Form.Item name="collar" label="Collar">
             <Segmented
@@ -94,14 +93,6 @@ export function GrindersTab() {
         </>
       )}
     </EquipmentTab>
-  );
-}
-
-function Optional({ name, label }: { name: string; label: string }) {
-  return (
-    <Form.Item name={name} label={label}>
-      <NumberInput className={listStyles.full} />
-    </Form.Item>
   );
 }
 

@@ -16,7 +16,7 @@ import { TIMER_WORDS } from '../parts/format';
 import listStyles from '../parts/List.module.css';
 import { useMethods } from '../parts/useMethods';
 import { EquipmentTab } from './EquipmentTab';
-import { NameField, NumberField } from './fields';
+import { NameField, NumberField, OptionalNumberField } from './fields';
 
 type Fields = Pick<
   StationDto,
@@ -26,18 +26,19 @@ type Fields = Pick<
 const ALL = { pageSize: 200 };
 
 /**
- * Where the grinder stands once a station has changed: a number means nothing on another grinder, and for another coffee
- * the recipes kept on this one know better.
+ * Where the grinder stands once a station has changed. A number somebody typed stays; an old one means nothing on another
+ * grinder, and for another coffee the recipes kept on this one know better.
  */
 function grindAfter(
   before: Partial<StationDto>,
-  { grinderId, coffeeId }: Pick<StationDto, 'grinderId' | 'coffeeId'>,
+  { grinderId, coffeeId, grind }: Pick<StationDto, 'grinderId' | 'coffeeId' | 'grind'>,
   grinders: Pick<GrinderView, 'id' | 'learnedSlope'>[],
 ): number | null {
-  const grind = before.grind ?? null;
+  const stood = before.grind ?? null;
+  if ((grind ?? null) !== stood) return grind ?? null;
   if (before.grinderId !== grinderId) return null;
   const hasKept = grinders.some(({ id, learnedSlope }) => id === grinderId && learnedSlope !== null);
-  return before.coffeeId !== coffeeId && hasKept ? null : grind;
+  return before.coffeeId !== coffeeId && hasKept ? null : stood;
 }
 
 export function StationsTab() {
@@ -111,6 +112,7 @@ export function StationsTab() {
           <NameField />
           {pick('coffeeId', 'Coffee', coffees)}
           {pick('grinderId', 'Grinder', grinders)}
+          <OptionalNumberField name="grind" label="It stands at (optional)" />
           {pick('machineId', 'Machine', machines)}
           {pick('basketId', 'Basket', baskets)}
           <Form.Item

@@ -110,6 +110,16 @@ describe('the workshop', () => {
     expect(written[0]!.body.grind).toBe(grind);
   });
 
+  it('takes a setting typed for a station', async () => {
+    const written = open('stations', { '/api/stations': pageOf([{ ...station, grind: 14 }]) });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit / }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('It stands at (optional)'), { target: { value: '12,5' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body.grind).toBe(12.5);
+  });
+
   it('makes a new basket under an id of its own', async () => {
     const written = open('baskets');
     fireEvent.click(await screen.findByRole('button', { name: /^Add a basket/ }));

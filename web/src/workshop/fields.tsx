@@ -27,6 +27,14 @@ export function NumberField({ name, label, extra }: { name: Path; label: string;
   );
 }
 
+export function OptionalNumberField({ name, label, extra }: { name: Path; label: string; extra?: ReactNode }) {
+  return (
+    <Form.Item name={name} label={label} extra={extra}>
+      <NumberInput className={listStyles.full} />
+    </Form.Item>
+  );
+}
+
 /** A temperature, or a difference of two, that must be given; typed in the shop's unit. */
 export function DegreesField({ name, label, difference }: { name: Path; label: string; difference?: boolean }) {
   const unit = useTemperatureUnit();
