@@ -126,6 +126,14 @@ describe('the first setting of a coffee', () => {
     expect(await house.get(`runs/${unnamed}`)).toMatchObject({ goal: 'sweet fruit', suggestedStart });
   });
 
+  it.each(['grinderId', 'coffeeId', 'basketId'])('names a missing %s as ever', async (field) => {
+    const ids = await furnish(house, ` missing ${field}`);
+    const run = dtoOf(await house.get(`runs/${ids.runId}`));
+    const begun = { ...run, startGrind: null, revision: null, [field]: v7() };
+    const { body } = await house.put(`runs/${v7()}`, begun).expect(422);
+    expect(body).toMatchObject({ errors: [{ path: field }] });
+  });
+
   it('is nothing where a dial-in begins on a grinder that has kept nothing', async () => {
     const ids = await furnish(house, ' unbegun');
     const run = dtoOf(await house.get(`runs/${ids.runId}`));

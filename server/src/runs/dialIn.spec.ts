@@ -158,8 +158,8 @@ describe('what a dial-in taught', () => {
   it('gives the next coffee on that grinder its first setting', async () => {
     const ids = await furnish(house, ' starts');
     const ask = (change: object = {}) => {
-      const { grinderId, coffeeId } = ids;
-      const query = { grinderId, coffeeId, doseGrams: 18, yieldGrams: 37, middleSeconds: 30, ...change };
+      const { grinderId, coffeeId, basketId } = ids;
+      const query = { grinderId, coffeeId, basketId, doseGrams: 18, yieldGrams: 37, middleSeconds: 30, ...change };
       return house.api.get('/api/start').query(query);
     };
     expect((await ask().expect(200)).body).toEqual({ grind: null, sd: null, from: [] });

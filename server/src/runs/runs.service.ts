@@ -172,7 +172,13 @@ export class RunsService extends Store<Run, RunDto> {
     const { doseGrams, yieldGrams, timeSeconds } = target;
     const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
     const wanted = { grinderId, coffeeId, basketId, doseGrams, yieldGrams, middleSeconds };
-    return { suggestedStart: await this.starts.suggest(shopId, wanted, transaction) };
+    try {
+      return { suggestedStart: await this.starts.suggest(shopId, wanted, transaction) };
+    } catch (error) {
+      // What is missing is named by the row's own foreign keys.
+      if (error instanceof Problem && error.kind === 'not-found') return {};
+      throw error;
+    }
   }
 
   protected override check(shopId: string, dto: RunDto, row: Run | null, transaction: Transaction): Promise<void> {

@@ -51,7 +51,7 @@ const CHIPS: Chip[] = [
 /** The taste of a shot, the newest if none is named: one tap on the pad, chips and marks for the rest, a name where several taste. */
 export function TastePanel({
   sheet,
-  number = sheet.shots.length,
+  number: named,
   expect,
   closed,
 }: {
@@ -61,6 +61,7 @@ export function TastePanel({
   expect: Expectation | null;
   closed: boolean;
 }) {
+  const number = named ?? sheet.shots.length;
   const dispatch = useAppDispatch();
   const taster = useAppSelector((state) => state.settings.taster);
   const [putTasting, { error }] = usePutTastingMutation();
@@ -104,7 +105,7 @@ export function TastePanel({
   const { tolerance } = sheet.method ?? findMethod(sheet.run.methodId) ?? METHODS[0]!;
   const palate = sheet.palates.find(({ person }) => person === taster);
   return (
-    <section className={styles.panel} aria-label="Taste">
+    <section className={styles.panel} aria-label={named ? `Taste of shot ${number} again` : 'Taste'}>
       <h2>{shot ? `Taste of shot ${number}` : 'Taste'}</h2>
       <p className="quiet small">
         {shot ? 'Tap where it sits: sip and spit, caffeine adds up.' : 'Pull the first shot, then tap where it sits.'}
