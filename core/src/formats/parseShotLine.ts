@@ -33,6 +33,11 @@ const SIGN_BY_WORD = new Map<string, Sign>(
   Object.entries(SIGN_WORDS).flatMap(([sign, words]) => words.map((word) => [word, sign as Sign] as const)),
 );
 
+/** A word of the table, and nothing that every object has besides, like “constructor”. */
+function own<T>(table: Record<string, T>, word: string): T | undefined {
+  return Object.hasOwn(table, word) ? table[word] : undefined;
+}
+
 export interface ParsedShotLine {
   shot: ShotLine;
   problems: ShotLineProblem[];
@@ -103,7 +108,7 @@ class ShotLineReader {
     const word = token.text;
     if (QUIET.has(word)) return;
     if (word === 'in' || word === 'out') return this.readInOut(token);
-    const label = LABELS[word];
+    const label = own(LABELS, word);
     if (label) return this.readLabelled(token, label);
     if (word === 'mark' || word === 'sweetness') return this.readMark(token, word);
     if (word === 'sink' || word === 'serve') {
@@ -116,7 +121,7 @@ class ShotLineReader {
     }
     if (word === 'not' || word === 'no') return this.readNegation(token);
     if (word === 'very' || word === 'bit' || word === 'slightly') return this.readStrength(token);
-    if (TASTE_WORDS[word]) return this.readTaste(token, 0);
+    if (own(TASTE_WORDS, word)) return this.readTaste(token, 0);
     const sign = SIGN_BY_WORD.get(word);
     if (sign) return this.readSign(sign);
     this.complain(token, `“${word}” is not a word I know here`);
@@ -157,7 +162,7 @@ class ShotLineReader {
 
   private readStrength(token: Token): void {
     const next = this.peek();
-    if (!next || !TASTE_WORDS[next.text]) return this.complain(token, `a taste should follow “${token.text}”`);
+    if (!next || !own(TASTE_WORDS, next.text)) return this.complain(token, `a taste should follow “${token.text}”`);
     this.at += 1;
     this.readTaste(next, token.text === 'very' ? 1 : -1);
   }

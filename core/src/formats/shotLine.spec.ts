@@ -55,6 +55,8 @@ describe('parseShotLine', () => {
 
   it.each([
     ['18 > 36 in 29 splendid', 'splendid', /not a word/],
+    ['18 > 36 in 29 constructor 5', 'constructor', /not a word/],
+    ['18 > 36 in 29 very constructor', 'very', /taste should follow/],
     ['18 > 36 in 29 44', '44', /too many/],
     ['180 > 36 in 29', '180', /1–60 g/],
     ['18 > 36 in soon', 'in', /number should follow/],

@@ -1,8 +1,8 @@
 import { snap } from '@olvet/core';
 import { useId, useState } from 'react';
+import { leaveField, NumberInput } from '../parts/NumberInput';
 import { typedNumber } from '../parts/typedNumber';
 import styles from './TastePanel.module.css';
-import { leaveField, NumberInput } from '../parts/NumberInput';
 
 const SCALE = { min: 0, max: 10, step: 0.5 };
 

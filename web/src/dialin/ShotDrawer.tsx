@@ -10,6 +10,7 @@ import {
   type ShotView,
 } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
+import { NumberInput } from '../parts/NumberInput';
 import { dayAndTime, TIMER_WORDS } from '../parts/format';
 import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -18,7 +19,6 @@ import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { storedShotDto } from './shotDto';
 import { TastePanel } from './TastePanel';
-import { NumberInput } from '../parts/NumberInput';
 
 type Fields = Pick<
   ShotView,

@@ -2,13 +2,13 @@ import { LEVERS, methodErrors, METHOD_IDS, ROASTS, TIMER_STARTS, type Method } f
 import { Form, Input, Segmented, Select } from 'antd';
 import { usePutOwnMethodMutation, type OwnMethodDto, type OwnMethodView } from '../app/api';
 import { DegreesInput } from '../parts/DegreesInput';
+import { NumberInput } from '../parts/NumberInput';
 import { TIMER_WORDS } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import { LEVER_WORDS } from './schools';
-import { NumberInput } from '../parts/NumberInput';
 
 export interface MethodEditorProps {
   editing: { id: string; row: OwnMethodView | null } | null;

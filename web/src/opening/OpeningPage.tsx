@@ -14,6 +14,7 @@ import {
 import { EmptyState } from '../parts/EmptyState';
 import listStyles from '../parts/List.module.css';
 import { Loading } from '../parts/Loading';
+import { leaveField, NumberInput } from '../parts/NumberInput';
 import { typedNumber } from '../parts/typedNumber';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { celsiusOf, shownDegrees, useTemperatureUnit } from '../parts/temperature';
@@ -23,7 +24,6 @@ import styles from './OpeningPage.module.css';
 import { StationOpening } from './StationOpening';
 import { TastedToday } from './TastedToday';
 import { useOpenings } from './useOpenings';
-import { leaveField, NumberInput } from '../parts/NumberInput';
 
 const ALL = { pageSize: 200 };
 

@@ -1,6 +1,6 @@
 import type { ComponentProps } from 'react';
-import { celsiusApart, celsiusOf, shownDegrees, shownDifference, useTemperatureUnit } from './temperature';
 import { NumberInput } from './NumberInput';
+import { celsiusApart, celsiusOf, shownDegrees, shownDifference, useTemperatureUnit } from './temperature';
 
 type Props = Omit<ComponentProps<typeof NumberInput>, 'value' | 'onChange'> & {
   /** °C, whatever is shown. */

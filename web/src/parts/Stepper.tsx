@@ -1,8 +1,8 @@
 import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
 import { roundTo } from '@olvet/core';
 import { Button } from 'antd';
-import styles from './Stepper.module.css';
 import { NumberInput } from './NumberInput';
+import styles from './Stepper.module.css';
 
 export interface StepperProps {
   id: string;

@@ -16,13 +16,13 @@ import {
 } from '../app/api';
 import { problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
+import { NumberInput } from '../parts/NumberInput';
 import { useMethods } from '../parts/useMethods';
 import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './SetupPage.module.css';
 import { NEW, setupDto, type SetupFields } from './setupDto';
-import { NumberInput } from '../parts/NumberInput';
 
 const ALL = { pageSize: 200 };
 

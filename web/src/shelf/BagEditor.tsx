@@ -2,10 +2,10 @@ import { DatePicker, Form } from 'antd';
 import dayjs, { type Dayjs } from 'dayjs';
 import { usePutBagMutation, type BagDto, type BagView } from '../app/api';
 import listStyles from '../parts/List.module.css';
+import { NumberInput } from '../parts/NumberInput';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import type { BagHint } from './CoffeeEditor';
-import { NumberInput } from '../parts/NumberInput';
 
 interface BagFields {
   roastedOn?: Dayjs | null;

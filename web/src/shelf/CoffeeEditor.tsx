@@ -13,10 +13,10 @@ import dayjs from 'dayjs';
 import { useState } from 'react';
 import { usePutCoffeeMutation, type CoffeeDto, type CoffeeView } from '../app/api';
 import listStyles from '../parts/List.module.css';
+import { NumberInput } from '../parts/NumberInput';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import styles from './CoffeeEditor.module.css';
-import { NumberInput } from '../parts/NumberInput';
 
 export type CoffeeFields = Omit<CoffeeDto, 'revision' | 'retiredAt'>;
 /** What a label said of the bag rather than of the coffee. */

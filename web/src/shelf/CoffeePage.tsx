@@ -15,6 +15,7 @@ import {
   type CoffeeView,
 } from '../app/api';
 import { Loading } from '../parts/Loading';
+import { NumberInput } from '../parts/NumberInput';
 import { day, money } from '../parts/format';
 import { learnedTasteInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
@@ -27,7 +28,6 @@ import { CoffeeEditor } from './CoffeeEditor';
 import styles from './CoffeePage.module.css';
 import { PHASE_WORDS, RestBar } from './RestBar';
 import { StartsHere } from './StartsHere';
-import { NumberInput } from '../parts/NumberInput';
 
 /** One coffee: its rest, its bags, what the house learned of it, where to start with it. */
 export function CoffeePage() {
@@ -183,7 +183,6 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
             <Space.Compact>
               <NumberInput
                 aria-label="Grams left"
-
                 min={0}
                 max={bag.weightGrams}
                 suffix="g"

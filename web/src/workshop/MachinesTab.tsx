@@ -1,12 +1,12 @@
 import { plainNumber } from '@olvet/core';
 import { Form, Segmented, Select } from 'antd';
 import { useListMachinesQuery, usePutMachineMutation, type MachineDto, type MachineView } from '../app/api';
+import { NumberInput } from '../parts/NumberInput';
 import { temperatureNumber, type TemperatureUnit } from '../parts/format';
 import { shownDifference, useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { DegreesField, NameField, NumberField } from './fields';
-import { NumberInput } from '../parts/NumberInput';
 
 interface Fields {
   name: string;

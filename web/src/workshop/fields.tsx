@@ -2,8 +2,8 @@ import { Form, Input } from 'antd';
 import type { ReactNode } from 'react';
 import { DegreesInput } from '../parts/DegreesInput';
 import listStyles from '../parts/List.module.css';
-import { useTemperatureUnit } from '../parts/temperature';
 import { NumberInput } from '../parts/NumberInput';
+import { useTemperatureUnit } from '../parts/temperature';
 
 type Path = string | (string | number)[];
 
