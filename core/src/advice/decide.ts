@@ -17,7 +17,7 @@ import {
 } from './claim';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, lastResort, leversToTry, type Plan } from './levers';
+import { isSlower, lastResort, leversToTry, timeFirst, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
@@ -115,6 +115,12 @@ export function decide(problem: Problem, seed: string): Decision {
     const resort = lastResort(problem, evidence, posterior, plan.levers[0]!);
     const ways = open(resort);
     if (hasWayOut(problem, evidence, still.outlook, ways)) [plan, candidates] = [resort, ways];
+  }
+  // The shot ran out of the window, and what would mend its taste leads further out or leaves it there.
+  const back = plan.stage === 'taste' ? timeFirst(problem, evidence) : null;
+  if (back !== null && !hasWayOut(problem, evidence, still.outlook, candidates)) {
+    const ways = open(back);
+    if (ways.length > 0) [plan, candidates] = [back, ways];
   }
   const { stage, blocked } = plan;
   const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);

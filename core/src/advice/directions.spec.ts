@@ -133,6 +133,27 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
     });
   }
 
+  if (method.timeIs === 'target') {
+    it('answers a cup the time’s way would spoil, a second beside the window, by grind or not at all', () => {
+      const cups: Cup[] = [
+        [1, 0],
+        [2, 0],
+        [0, -1.5],
+      ];
+      for (const beside of [0.6, 1, 1.7]) {
+        for (const [balance, body] of cups) {
+          const opposite: Cup = [-balance, -body];
+          for (const before of [[], [[16, 0.7 * min, [-1.5, 0]]] as Poured[]]) {
+            const fast = afterAll(method, 'medium', [...before, [14, min - beside, [balance, body]]]);
+            expectOnly([saidBy(fast)], ['finer', 'repeat']);
+          }
+          const slow = afterAll(method, 'medium', [[14, max + beside, opposite]]);
+          expectOnly([saidBy(slow)], ['coarser', 'repeat']);
+        }
+      }
+    });
+  }
+
   it('never pulls a cup again that is wrong on two scales, and never claims it', () => {
     for (const cup of [
       [-1, 2],

@@ -5,7 +5,7 @@ import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
-import { GRACE_SECONDS, isInTime, PUCK_STRAYS, WINDOW_DOUBT, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { wrongTurns } from './swings';
 
 /** Shots that ran further outside the window than a puck strays by put time first below this belief. */
@@ -97,6 +97,12 @@ function isUsableLever(problem: Problem, { circling, last }: Evidence, posterior
 
 export function isSlower(outlook: Outlook, than: Outlook): boolean {
   return outlook.medianTimeSeconds > than.medianTimeSeconds;
+}
+
+/** The clock ran out of the window and no taste move mends the cup without leading further out: grind, or once more the same. */
+export function timeFirst(problem: Problem, { last }: Evidence): Plan | null {
+  const side = sideOut(problem, last);
+  return side === 0 ? null : { levers: ['grind'], stage: 'window', mustSlow: side < 0, mayStay: true, blocked: null };
 }
 
 interface Stray {

@@ -3,7 +3,7 @@ import type { Choice } from './choice';
 import type { Evidence } from './evidence';
 import { lackOf } from './levers';
 import type { Outlook } from './particles';
-import { WINDOW_DOUBT, type Problem } from './problem';
+import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
 
 /**
  * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at
@@ -22,7 +22,7 @@ export function sensibleMoves(
   const here = still.outlook;
   const { mending, isHarmless } = menders(problem, evidence, here, candidates);
   const nearer = mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled);
-  const staysInside = (choice: Choice): boolean => !isTurnedOut(here, choice);
+  const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   if (nearer.length > 0) {
     const harmless = nearer.filter(isHarmless);
     return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
@@ -42,7 +42,7 @@ export function sensibleMoves(
 /** True when some move mends what the cup lacks more and keeps the time; or when nothing is lacking. */
 export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): boolean {
   const { mending, isLacking } = menders(problem, evidence, here, candidates);
-  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(here, choice));
+  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
 }
 
 interface Menders {
@@ -73,9 +73,13 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
 
 /**
  * Grind brings the time into the window; for the taste it is not turned so far that the window is doubted again and it would have to
- * be brought back, if anything else will do. Nor out of the range that is tolerated, where time is an outcome.
+ * be brought back, if anything else will do. Nor out of the range that is tolerated, where time is an outcome. After a shot that ran
+ * out of the window nothing is turned that leads the time further out, nor the heat: the time comes first.
  */
-function isTurnedOut(here: Outlook, { move, outlook }: Choice): boolean {
+function isTurnedOut(problem: Problem, { last }: Evidence, here: Outlook, { move, outlook }: Choice): boolean {
+  const side = sideOut(problem, last);
+  const further = outlook.medianTimeSeconds - here.medianTimeSeconds;
+  if (side !== 0 && (move.lever === 'temperature' || side * further > GRACE_SECONDS)) return true;
   return move.lever === 'grind' && outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
 }
 
