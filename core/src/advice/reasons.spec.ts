@@ -319,6 +319,14 @@ describe('reasons', () => {
       ]);
     });
 
+    it('do not pass a temperature somebody named off as the school’s', () => {
+      const told = (roast: 'light' | 'medium', temperatureC: number | null) =>
+        start({ coffee: { roast }, target: { ...everydayRequest().target, temperatureC } })[0]!.text;
+      expect(told('light', 90)).toMatch(/ 90 °C as asked for; this school begins a light roast at 94 °C\.$/);
+      expect(told('light', null)).toMatch(/ 94 °C suits a light roast here\.$/);
+      expect(told('medium', 92.5)).toMatch(/ 92\.5 °C suits a medium roast here\.$/);
+    });
+
     it('say nothing of a temperature nobody can set', () => {
       expect(start({ machine: { temperatureC: null } })[0]!.text).toBe(
         'Balance walk: 18 g in, 36 g out is 1:2, in 25–32 s.',

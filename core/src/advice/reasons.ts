@@ -1,7 +1,4 @@
-import { restAt } from '../coffee/rest';
-import type { Expectation, Reason, Settings } from './answer';
-import { beansInWords } from './beans';
-import { changesBetween } from './changes';
+import type { Expectation, Reason } from './answer';
 import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
@@ -9,6 +6,7 @@ import { slopeOf } from './infer';
 import { isInTime, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
+import { startReasons } from './startReasons';
 import { capital, oddsInWords, plainNumber } from './words';
 
 /** Why this and not something else, naming the evidence in the user's own units. */
@@ -129,62 +127,4 @@ function moveReasons({ action, stage, chosen, here, posterior }: Decision, expec
     text: `${capital(oddsInWords(expect.inWindow))} that it lands in the window, ${oddsInWords(expect.asWanted)} that it is also the cup you want.`,
   });
   return reasons;
-}
-
-function startReasons(problem: Problem, settings: Settings, expect: Expectation): Reason[] {
-  const { request, start, method } = problem;
-  const ratio = plainNumber(start.yieldGrams / start.doseGrams, 1);
-  const felt = request.start?.handCheck ?? null;
-  const moved = changesBetween(start, settings).find(({ variable }) => variable === 'grind');
-  const where =
-    felt !== null && felt !== 'near' && moved
-      ? `Between the fingers it was ${felt === 'too-coarse' ? 'too coarse, like sand' : 'too fine, like flour'}: ${plainNumber(moved.from)} → ${plainNumber(moved.to)} before a shot is wasted.`
-      : request.start?.grindSd != null
-        ? `${plainNumber(start.grind)} is what the recipes kept on this grinder come to for this shot (±${plainNumber(request.start.grindSd, 1)}).`
-        : request.start?.grind != null
-          ? `Grind ${plainNumber(start.grind)} to begin with: the first shot tells which way to go.`
-          : `${request.grinder.logTimePerUnit ? 'No setting is known for this coffee' : 'Nothing is known of this grinder'} yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;
-  const heat =
-    start.temperatureC === null
-      ? ''
-      : ` ${plainNumber(start.temperatureC)} °C suits a ${request.coffee.roast} roast here.`;
-  const { min, max } = request.target.timeSeconds;
-  return [
-    {
-      code: 'method',
-      text: `${method.name}: ${plainNumber(start.doseGrams)} g in, ${plainNumber(start.yieldGrams)} g out is 1:${ratio}, in ${min}–${max} s.${heat}`,
-    },
-    ...doseReason(problem),
-    ...beansReason(problem),
-    ...restReason(problem),
-    { code: 'start', text: where },
-    {
-      code: 'odds',
-      text: `A first guess: anything from ${plainNumber(expect.timeSeconds.p10, 0)} to ${plainNumber(expect.timeSeconds.p90, 0)} s would not surprise.`,
-    },
-  ];
-}
-
-/** The basket has the last word on the dose. */
-function doseReason({ request, start }: Problem): Reason[] {
-  const wanted = request.target.doseGrams;
-  if (Math.abs(wanted - start.doseGrams) < 0.05) return [];
-  const room = wanted > start.doseGrams ? 'holds no more than' : 'wants no less than';
-  const text = `${plainNumber(wanted, 1)} g was asked for, and this basket ${room} ${plainNumber(start.doseGrams, 1)} g: the ratio stays.`;
-  return [{ code: 'basket', text }];
-}
-
-/** What process and altitude let one expect, before anybody tasted it. */
-function beansReason({ request }: Problem): Reason[] {
-  const text = request.coffee.learned ? '' : beansInWords(request.coffee);
-  return text === '' ? [] : [{ code: 'beans', text }];
-}
-
-/** Nothing is said of a coffee in its best days. */
-function restReason({ request }: Problem): Reason[] {
-  const { ageDays, roast } = request.coffee;
-  if (ageDays == null) return [];
-  const { phase, reason } = restAt(ageDays, roast);
-  if (phase === 'best') return [];
-  return [{ code: phase, text: `${plainNumber(ageDays, 0)} days after roasting. ${reason}` }];
 }
