@@ -117,7 +117,7 @@ export function standingView(change: object = {}) {
     basketName: '18 g',
     ageDays: 12,
     state: 'unknown',
-    startGrind: null,
+    start: null,
     openRunId: null,
     cardId: null,
     shots: [],

@@ -44,6 +44,15 @@ describe('building the request of a dial-in', () => {
     expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1', id: 'run' });
   });
 
+  it('says where the start comes from: somebody, the last shots, or the recipes kept', () => {
+    const startOf = (run: object) => buildAdviceRequest({ ...sheet, run: { ...sheet.run, ...run } }).start;
+    const suggestedStart = { grind: 11, sd: 1.5 };
+    expect(startOf({ suggestedStart })).toEqual({ grind: 14 });
+    expect(startOf({ startSd: 0.6 })).toEqual({ grind: 14, grindSd: 0.6, from: 'last-shots' });
+    expect(startOf({ startGrind: null, suggestedStart })).toEqual({ grind: 11, grindSd: 1.5, from: 'recipes' });
+    expect(startOf({ startGrind: null })).toEqual({ grind: null });
+  });
+
   it('takes a cup that was served or sunk for marked so, unless somebody marked it or nobody tasted it', () => {
     const overallOf = (verdict: 'serve' | 'sink' | null, tastings: SheetLike['shots'][number]['tastings']) =>
       buildAdviceRequest({ ...sheet, shots: [{ ...sheet.shots[0]!, verdict, tastings }] }).shots[0]!.taste?.overall;

@@ -37,6 +37,8 @@ export interface SheetLike {
     id: string;
     methodId: string;
     startGrind?: Maybe;
+    /** Where the last shots gave it. */
+    startSd?: Maybe;
     /** Worked out from kept recipes, where nobody named a start. */
     suggestedStart?: { grind: number; sd: number } | null;
     handCheck?: HandCheck | null;
@@ -156,9 +158,10 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
 }
 
 /** Somebody's word for where the grinder stands comes before what its recipes say. */
-function startOf({ startGrind, suggestedStart }: SheetLike['run']): { grind: number | null; grindSd?: number } {
+function startOf({ startGrind, startSd, suggestedStart }: SheetLike['run']): NonNullable<AdviceRequest['start']> {
+  if (startGrind != null && startSd != null) return { grind: startGrind, grindSd: startSd, from: 'last-shots' };
   if (startGrind != null || !suggestedStart) return { grind: startGrind ?? null };
-  return { grind: suggestedStart.grind, grindSd: suggestedStart.sd };
+  return { grind: suggestedStart.grind, grindSd: suggestedStart.sd, from: 'recipes' };
 }
 
 /** How the people of this dial-in mark, together: the mean of their scales, null unless all of them are known. */

@@ -31,7 +31,8 @@ export function believe(problem: Problem): Mixture {
   if (kept === null) return { anywhere, kept: anywhere, keptShare: 0, main: anywhere };
   const logFactor = Math.min(LOG_ODDS_REACH, Math.max(-LOG_ODDS_REACH, kept.logEvidence - anywhere.logEvidence));
   const { grinder, start, shots } = problem.request;
-  const isStanding = start?.grindSd == null && (start?.grind != null || shots.length > 0);
+  const isWorkedOut = start?.grindSd != null && start.from !== 'last-shots';
+  const isStanding = !isWorkedOut && (start?.grind != null || shots.length > 0);
   const beforehand = KEPT_BEFOREHAND[grinder.logTimePerUnit && isStanding ? 'known' : 'unknown'];
   const odds = (beforehand / (1 - beforehand)) * Math.exp(logFactor);
   const keptShare = odds / (1 + odds);

@@ -63,6 +63,9 @@ export const timedDoseSchema = z.object({
   atGrind: z.number().min(-1e4).max(1e4),
 });
 
+/** What a starting setting was worked out from. */
+export const START_FROM = ['recipes', 'last-shots'] as const;
+
 /** What a pinch of ground coffee told fingers at the starting setting. */
 export const HAND_CHECKS = ['too-coarse', 'near', 'too-fine'] as const;
 export type HandCheck = (typeof HAND_CHECKS)[number];
@@ -151,8 +154,10 @@ export const adviceRequestSchema = z.object({
   start: z
     .object({
       grind: maybe(-1e4, 1e4),
-      /** Spread of `grind` in units of the scale, where it was worked out from kept recipes; nobody named it then. */
+      /** Spread of `grind` in units of the scale, where it was worked out and nobody named it. */
       grindSd: maybe(0, 1e4),
+      /** From what it was: recipes kept on this grinder, or this coffee's own last shots on it. */
+      from: z.enum(START_FROM).nullish(),
       handCheck: z.enum(HAND_CHECKS).nullish(),
     })
     .nullish(),

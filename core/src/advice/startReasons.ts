@@ -5,6 +5,10 @@ import { changesBetween } from './changes';
 import type { Problem } from './problem';
 import { plainNumber } from './words';
 
+const FROM = {
+  recipes: 'what the recipes kept on this grinder come to for this shot',
+  'last-shots': 'where this coffee’s last shots point',
+};
 /** A temperature no further than this from the school's own is the school's, °C. */
 const HEAT_ALIKE = 0.5;
 
@@ -18,7 +22,7 @@ export function startReasons(problem: Problem, settings: Settings, expect: Expec
     felt !== null && felt !== 'near' && moved
       ? `Between the fingers it was ${felt === 'too-coarse' ? 'too coarse, like sand' : 'too fine, like flour'}: ${plainNumber(moved.from)} → ${plainNumber(moved.to)} before a shot is wasted.`
       : request.start?.grindSd != null
-        ? `${plainNumber(start.grind)} is what the recipes kept on this grinder come to for this shot (±${plainNumber(request.start.grindSd, 1)}).`
+        ? `${plainNumber(start.grind)} is ${FROM[request.start.from ?? 'recipes']} (±${plainNumber(request.start.grindSd, 1)}).`
         : request.start?.grind != null
           ? `Grind ${plainNumber(start.grind)} to begin with: the first shot tells which way to go.`
           : `${request.grinder.logTimePerUnit ? 'No setting is known for this coffee' : 'Nothing is known of this grinder'} yet; ${plainNumber(start.grind)} is a little to the fine side of its scale. Check a pinch between two fingers before you waste a shot.`;

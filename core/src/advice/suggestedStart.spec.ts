@@ -50,3 +50,19 @@ describe('a start worked out from kept recipes', () => {
     });
   });
 });
+
+describe('a start from the last shots', () => {
+  const start = { grind: 12, grindSd: 0.7, from: 'last-shots' as const };
+
+  it('says so, and is as sure as they are', () => {
+    const advice = ask(start);
+    expect(advice.why.map(({ text }) => text).join(' ')).toContain('12 is where this coffee’s last shots point (±0.7).');
+    expect(widthOf(advice)).toBeLessThan(widthOf(ask({ grind: 12 })));
+  });
+
+  it('is a recipe that was kept: a first shot beside it is believed right more than at one worked out from others', () => {
+    const shots = [everydayShot({ grind: 12 })];
+    const [own, others] = [ask(start, { shots }), ask({ ...start, from: 'recipes' }, { shots })];
+    expect(own.expect.asWanted).toBeGreaterThan(others.expect.asWanted);
+  });
+});

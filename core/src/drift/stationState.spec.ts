@@ -23,7 +23,7 @@ describe('stationState', () => {
 });
 
 describe('driftedStart', () => {
-  const grinder = { scale: { min: 0, max: 40, step: 0.5 }, finer: 'lower' as const, slope: 0.08 };
+  const grinder = { scale: { min: 0, max: 40, step: 0.5 }, finer: 'lower' as const, slope: { mean: 0.08, sd: 0.02 } };
   const poured = (times: number[], grind = 14) => times.map((timeSeconds) => ({ grind, timeSeconds }));
   const start = (change: object = {}) =>
     driftedStart({
@@ -37,13 +37,23 @@ describe('driftedStart', () => {
 
   it('brings the middle one of the last three to the middle of the window', () => {
     // ln(30/25) is 0.182: 2.3 units finer, on its half steps.
-    expect(start()).toBe(11.5);
-    expect(start({ state: 'drifting-slow', shots: poured([36, 36, 36]) })).toBe(16.5);
-    expect(start({ grinder: { ...grinder, finer: 'higher' } })).toBe(16.5);
+    expect(start()?.grind).toBe(11.5);
+    expect(start({ state: 'drifting-slow', shots: poured([36, 36, 36]) })?.grind).toBe(16.5);
+    expect(start({ grinder: { ...grinder, finer: 'higher' } })?.grind).toBe(16.5);
   });
 
   it('stays on the scale', () => {
-    expect(start({ grind: 1, shots: poured([20, 20, 20], 1) })).toBe(0);
+    expect(start({ grind: 1, shots: poured([20, 20, 20], 1) })?.grind).toBe(0);
+  });
+
+  it('is the less sure the further it goes by a slope hardly known, or where the scale ends', () => {
+    const sdAt = (change: object) => start(change)!.sd;
+    const near = sdAt({ shots: poured([26, 26, 26]) });
+    expect(near).toBeGreaterThan(0.5);
+    expect(sdAt({ shots: poured([22, 22, 22]) })).toBeGreaterThan(near);
+    expect(sdAt({ grinder: { ...grinder, slope: { mean: 0.08, sd: 0.05 } } })).toBeGreaterThan(sdAt({}));
+    // Eight units short of where it should go: 8 · 0.08 in ln, eight units of spread.
+    expect(sdAt({ grind: 0.5, shots: poured([15, 15, 15], 0.5) })).toBeGreaterThan(8);
   });
 
   it.each([

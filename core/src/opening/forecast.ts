@@ -1,5 +1,5 @@
-import { snap, type Scale } from '../brew/snap';
 import type { RestBand } from '../coffee/rest';
+import { carry, type AnsweringGrinder, type CarriedStart } from '../drift/carry';
 
 export interface Weather {
   roomC: number;
@@ -13,7 +13,7 @@ export interface MorningInput {
   band: RestBand | null;
   /** null where nobody looked. */
   weather: { closing: Weather; now: Weather } | null;
-  grinder: { scale: Scale; finer: 'lower' | 'higher'; /** Change of ln time for one unit finer. */ slope: number };
+  grinder: AnsweringGrinder;
   window: { min: number; max: number };
 }
 
@@ -33,6 +33,8 @@ export interface MorningForecast {
   grind: number;
   /** Whether that differs from the closing one by more than its own doubt. */
   worthMoving: boolean;
+  /** Where to begin, moved or not, and how near to the window's middle that is. */
+  start: CarriedStart;
 }
 
 /** Change of ln time a day: gas leaving, then aroma and oils. Older pours faster (rule of thumb, sizes assumed). */
@@ -60,15 +62,20 @@ export function forecastMorning(input: MorningInput): MorningForecast {
   const inset = INSIDE * (window.max - window.min);
   const aim = Math.min(window.max - inset, Math.max(window.min + inset, closing.timeSeconds));
   const wanted = inWindow ? -mean : Math.log(aim / closing.timeSeconds) - mean;
-  const sign = grinder.finer === 'higher' ? 1 : -1;
-  const grind = snap(closing.grind + (sign * wanted) / grinder.slope, grinder.scale);
+  const moved = carry(closing.grind, wanted, sd, grinder);
+  const stays = carry(closing.grind, 0, sd, grinder);
+  const worthMoving = moved.grind !== stays.grind && Math.abs(wanted) > sd;
+  const start = worthMoving ? moved : stays;
+  const expected = closing.timeSeconds * Math.exp(mean + (worthMoving ? wanted : 0));
+  const fromMiddle = Math.log(expected / ((window.min + window.max) / 2));
   const at = (z: number): number => closing.timeSeconds * Math.exp(mean + z * sd);
   return {
     timeSeconds: { mean: at(0), p10: at(-TENTH), p90: at(TENTH) },
     logTime: { mean, sd },
     parts,
-    grind,
-    worthMoving: grind !== snap(closing.grind, grinder.scale) && Math.abs(wanted) > sd,
+    grind: moved.grind,
+    worthMoving,
+    start: { grind: start.grind, sd: Math.hypot(start.sd, fromMiddle / grinder.slope.mean) },
   };
 }
 

@@ -46,7 +46,7 @@ describe('the forecast for the morning', () => {
     ageDays: { closing: 35, now: 38 },
     band: { settlesDay: 5, bestFromDay: 10, bestUntilDay: 28, pastDay: 45 },
     weather: { closing: { roomC: 21, humidityPercent: 60 }, now: { roomC: 21, humidityPercent: 35 } },
-    grinder: { scale: { min: 0, max: 30, step: 0.5 }, finer: 'lower', slope: 0.08 },
+    grinder: { scale: { min: 0, max: 30, step: 0.5 }, finer: 'lower', slope: { mean: 0.08, sd: 0.01 } },
     window: { min: 27, max: 33 },
   };
 
@@ -69,6 +69,18 @@ describe('the forecast for the morning', () => {
     expect(turned.grind).toBe(13.5);
     const calm = forecastMorning({ ...input, weather: null, ageDays: { closing: 20, now: 21 } });
     expect(calm.worthMoving).toBe(false);
+  });
+
+  it('begins where it says, as surely as the night lets it be', () => {
+    const moved = forecastMorning(input);
+    expect(moved.start.grind).toBe(moved.grind);
+    const still = forecastMorning({ ...input, closing: { grind: 12, timeSeconds: 30 }, weather: null, ageDays: null });
+    expect(still.start.grind).toBe(12);
+    expect(still.start.sd).toBeCloseTo(still.logTime.sd / 0.08, 12);
+    // At the edge of the window it is left where it stands, and further from its middle.
+    const edge = forecastMorning({ ...input, closing: { grind: 12, timeSeconds: 33 }, weather: null, ageDays: null });
+    expect(edge.start.grind).toBe(12);
+    expect(edge.start.sd).toBeGreaterThan(still.start.sd);
   });
 
   it('does without weather and roast day, with a spread that remains', () => {

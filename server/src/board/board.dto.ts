@@ -11,6 +11,11 @@ export class BoardShotView {
   @ApiProperty({ type: Number, nullable: true }) timeSeconds!: number | null;
 }
 
+export class DriftedStartView {
+  @ApiProperty() grind!: number;
+  @ApiProperty({ description: 'In units of the grinder' }) sd!: number;
+}
+
 export class BoardStationView {
   @ApiProperty({ type: StationView }) station!: StationView;
   @ApiProperty() coffeeName!: string;
@@ -21,11 +26,11 @@ export class BoardStationView {
   @ApiProperty({ type: Number, nullable: true }) ageDays!: number | null;
   @ApiProperty({ enum: STATES, enumName: 'StationState' }) state!: StationState;
   @ApiProperty({
-    type: Number,
+    type: DriftedStartView,
     nullable: true,
     description: 'Where a dial-in begins after a drift; null: as it stands',
   })
-  startGrind!: number | null;
+  start!: DriftedStartView | null;
   @ApiProperty({ type: String, nullable: true, description: 'The open dial-in, if any' }) openRunId!: string | null;
   @ApiProperty({ type: String, nullable: true }) cardId!: string | null;
   @ApiProperty({ type: [BoardShotView], description: 'The last shots with a time, oldest first' })

@@ -131,12 +131,12 @@ function describe(
   });
   const { finer, learnedSlope } = names;
   const scale = { min: names.min, max: names.max, step: names.step };
-  const startGrind = driftedStart({
+  const start = driftedStart({
     state,
     grind: station.grind,
     shots: onClock.map((shot) => ({ grind: shot.grind ?? null, timeSeconds: shot.timeSeconds! })),
     windowSeconds: timeSeconds,
-    grinder: { scale, finer, slope: (learnedSlope ?? usualSlope(scale)).mean },
+    grinder: { scale, finer, slope: learnedSlope ?? usualSlope(scale) },
   });
   return {
     station: station as unknown as BoardStationView['station'],
@@ -147,7 +147,7 @@ function describe(
     basketName: names.basketName,
     ageDays: names.roastedOn === null ? null : Math.max(0, dayjs(now).diff(dayjs(names.roastedOn), 'day')),
     state,
-    startGrind,
+    start,
     openRunId: names.openRunId,
     cardId: names.cardId,
     shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({

@@ -7,7 +7,7 @@ const house = testHouse();
 interface StationRow {
   station: { id: string };
   state: string;
-  startGrind: number | null;
+  start: { grind: number; sd: number } | null;
   openRunId: string | null;
   cardId: string | null;
   ageDays: number | null;
@@ -56,10 +56,11 @@ describe('a station', () => {
 
   today('says where a dial-in begins once it has drifted, and only then', async () => {
     const fast = (await standing(await served('start fast', [25, 25, 25])))!;
-    expect(fast.startGrind).toBeLessThan(11.5);
-    expect((await standing(await served('start at peace', [30, 30, 30])))!.startGrind).toBeNull();
+    expect(fast.start!.grind).toBeLessThan(11.5);
+    expect(fast.start!.sd).toBeGreaterThan(0);
+    expect((await standing(await served('start at peace', [30, 30, 30])))!.start).toBeNull();
     const elsewhere = await served('start elsewhere', [25, 25, 25], { grind: 13 });
-    expect((await standing(elsewhere))!.startGrind).toBeNull();
+    expect((await standing(elsewhere))!.start).toBeNull();
   });
 
   it('is unknown before its first shot of the day', async () => {

@@ -5,6 +5,7 @@ import * as lessons from '../../migrations/0002-lessons';
 import * as preparation from '../../migrations/0003-preparation';
 import * as confirmShots from '../../migrations/0004-confirm-shots';
 import * as suggestedStart from '../../migrations/0005-suggested-start';
+import * as startSd from '../../migrations/0006-start-sd';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -22,6 +23,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0003-preparation': preparation,
   '0004-confirm-shots': confirmShots,
   '0005-suggested-start': suggestedStart,
+  '0006-start-sd': startSd,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

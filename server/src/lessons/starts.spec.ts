@@ -126,6 +126,17 @@ describe('the first setting of a coffee', () => {
     expect(await house.get(`runs/${unnamed}`)).toMatchObject({ goal: 'sweet fruit', suggestedStart });
   });
 
+  it('keeps how surely the last shots gave it, and takes no spread of nothing', async () => {
+    const ids = await furnish(house, ' spread');
+    const run = dtoOf(await house.get(`runs/${ids.runId}`));
+    const runId = v7();
+    const begun = { ...run, startGrind: 13.5, startSd: 0.6, revision: null };
+    const refused = await house.put(`runs/${runId}`, { ...begun, startGrind: null }).expect(422);
+    expect(refused.body).toMatchObject({ errors: [{ path: 'startSd' }] });
+    await house.put(`runs/${runId}`, begun).expect(200);
+    expect(await house.get(`runs/${runId}`)).toMatchObject({ startGrind: 13.5, startSd: 0.6, suggestedStart: null });
+  });
+
   it.each(['grinderId', 'coffeeId', 'basketId'])('names a missing %s as ever', async (field) => {
     const ids = await furnish(house, ` missing ${field}`);
     const run = dtoOf(await house.get(`runs/${ids.runId}`));

@@ -16,6 +16,9 @@ import { StationView } from '../stations/station.dto';
 import { TimedDoseView } from '../weighings/timedDose.view';
 import { RUN_STATUSES, type RunStatus } from './run.entity';
 
+/** @see Run.startSd */
+const START_SD = 'Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it';
+
 export class RunDto extends GearDto {
   @IdField()
   stationId!: string;
@@ -25,6 +28,9 @@ export class RunDto extends GearDto {
 
   @NumberField({ min: -1000, max: 10000, optional: true })
   startGrind?: number | null;
+
+  @NumberField({ min: 0, max: 10000, optional: true, description: START_SD })
+  startSd?: number | null;
 
   @ChoiceField({ of: HAND_CHECKS, name: 'HandCheck', optional: true, description: 'What a pinch between fingers said' })
   handCheck?: HandCheck | null;

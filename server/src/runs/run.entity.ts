@@ -36,6 +36,10 @@ export class Run extends Owned {
   @Column(DataType.DOUBLE)
   declare startGrind: number | null;
 
+  /** Where the last shots gave `startGrind`, and nobody named it: its spread in units of the grinder. */
+  @Column(DataType.DOUBLE)
+  declare startSd: number | null;
+
   @Column(DataType.TEXT)
   declare handCheck: HandCheck | null;
 

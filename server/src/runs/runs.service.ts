@@ -183,6 +183,7 @@ export class RunsService extends Store<Run, RunDto> {
 
   protected override check(shopId: string, dto: RunDto, row: Run | null, transaction: Transaction): Promise<void> {
     checkStatus(dto, row);
+    checkStart(dto);
     return checkMethod(shopId, dto.methodId, transaction);
   }
 
@@ -209,6 +210,12 @@ function checkStatus({ status }: RunDto, row: Run | null): void {
   const message =
     status === 'kept' ? 'is set by writing the card: keep the recipe instead' : 'is kept on a card: open a new dial-in';
   throw new Problem('invalid', 'A dial-in is done when its card is written.', [{ path: 'status', message }]);
+}
+
+function checkStart({ startGrind, startSd }: RunDto): void {
+  if (startSd == null || startGrind != null) return;
+  const message = 'is the spread of startGrind: give that, too, or leave both out';
+  throw new Problem('invalid', 'A spread needs the setting it is of.', [{ path: 'startSd', message }]);
 }
 
 /** The bag in use when the run began: the newest one roasted by then. */

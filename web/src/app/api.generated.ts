@@ -1317,6 +1317,8 @@ export type RunView = {
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
+  /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
+  startSd?: number | null;
   /** What a pinch between fingers said */
   handCheck?: HandCheck | null;
   /** Shots this dial-in may take */
@@ -1532,6 +1534,8 @@ export type ListedRunView = {
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
+  /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
+  startSd?: number | null;
   /** What a pinch between fingers said */
   handCheck?: HandCheck | null;
   /** Shots this dial-in may take */
@@ -1571,6 +1575,8 @@ export type RunDto = {
   /** The flavour aimed at, in words */
   goal?: string | null;
   startGrind?: number | null;
+  /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
+  startSd?: number | null;
   /** What a pinch between fingers said */
   handCheck?: HandCheck | null;
   /** Shots this dial-in may take */
@@ -1774,6 +1780,11 @@ export type KeepCardDto = {
 };
 export type StationState =
   "dialled" | "drifting-fast" | "drifting-slow" | "unknown" | "dialling-in";
+export type DriftedStartView = {
+  grind: number;
+  /** In units of the grinder */
+  sd: number;
+};
 export type BoardShotView = {
   id: string;
   pulledAt: string;
@@ -1790,7 +1801,7 @@ export type BoardStationView = {
   ageDays: number | null;
   state: StationState;
   /** Where a dial-in begins after a drift; null: as it stands */
-  startGrind: number | null;
+  start: DriftedStartView | null;
   /** The open dial-in, if any */
   openRunId: string | null;
   cardId: string | null;

@@ -34,11 +34,11 @@ describe('the bar', () => {
   });
 
   it('begins a drifted station where its last shots point', async () => {
-    const { written } = fakeHouse({ ...known, '/api/board': board({ startGrind: 11.5 }) });
+    const { written } = fakeHouse({ ...known, '/api/board': board({ start: { grind: 11.5, sd: 0.7 } }) });
     renderPage(<BarPage />);
     fireEvent.click(await screen.findByRole('button', { name: 'Dial in at 11.5' }));
     await waitFor(() => expect(written).toHaveLength(1));
-    expect(written[0]!.body).toMatchObject({ startGrind: 11.5 });
+    expect(written[0]!.body).toMatchObject({ startGrind: 11.5, startSd: 0.7 });
   });
 
   it('goes on with an open dial-in instead of beginning another', async () => {

@@ -14,7 +14,7 @@ import { useOpenRun } from './useOpenRun';
 
 /** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
 export function StationStrip({ standing }: { standing: BoardStationView }) {
-  const { station, coffeeName, grinderName, machineName, ageDays, startGrind, openRunId, cardId, shots } = standing;
+  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, shots } = standing;
   const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
@@ -52,12 +52,8 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
               Go on
             </Button>
           ) : (
-            <Button
-              type={urgent ? 'primary' : 'default'}
-              loading={opening}
-              onClick={() => void open(standing, startGrind)}
-            >
-              Dial in{startGrind !== null && ` at ${plainNumber(startGrind)}`}
+            <Button type={urgent ? 'primary' : 'default'} loading={opening} onClick={() => void open(standing, start)}>
+              Dial in{start !== null && ` at ${plainNumber(start.grind)}`}
             </Button>
           )}
           {cardId && (

@@ -11,7 +11,7 @@ const found = (grams: number, foundAt: string) => ({ ...dose, ...run, grams, fou
 describe('opening a dial-in', () => {
   it('takes the station as it stands, with a budget', () => {
     expect(start()).toMatchObject({ startGrind: 14, status: 'open', target: station.target, budgetShots: 6 });
-    expect(start({ grind: 12.5 }).startGrind).toBe(12.5);
+    expect(start({ start: { grind: 12.5, sd: 0.4 } })).toMatchObject({ startGrind: 12.5, startSd: 0.4 });
   });
 
   it('says what the coffee is wanted for in the words it was wished in', () => {

@@ -1,4 +1,4 @@
-import { dialInBudget, goalInWords, tasteTarget } from '@olvet/core';
+import { dialInBudget, goalInWords, tasteTarget, type CarriedStart } from '@olvet/core';
 import type { CoffeeView, FoundDoseView, GrinderView, RunDto, StationView } from '../app/api';
 
 export interface RunStart {
@@ -7,8 +7,8 @@ export interface RunStart {
   grinder: GrinderView;
   /** The newest dose found for basket and coffee. */
   foundDose: FoundDoseView | null;
-  /** Where to start; the station's own setting when absent. */
-  grind?: number | null;
+  /** Where to start, and how surely; the station's own setting when absent. */
+  start?: CarriedStart | null;
   startedAt: string;
 }
 
@@ -16,7 +16,7 @@ export interface RunStart {
  * A dial-in as it is opened: the station's aim, with the taste its coffee is wanted for, a dose that was found since the
  * aim was set (yield follows in ratio), and a budget said beforehand.
  */
-export function runStart({ station, coffee, grinder, foundDose, grind, startedAt }: RunStart): RunDto {
+export function runStart({ station, coffee, grinder, foundDose, start, startedAt }: RunStart): RunDto {
   const { grinderId, machineId, basketId, coffeeId, methodId, target } = station;
   const isNewer = foundDose !== null && foundDose.foundAt > station.updatedAt;
   const doseGrams = isNewer ? foundDose.grams : target.doseGrams;
@@ -37,7 +37,8 @@ export function runStart({ station, coffee, grinder, foundDose, grind, startedAt
     methodId,
     target: { ...target, doseGrams, yieldGrams, ...(isWished || !isAimed ? tasteTarget(wish) : {}) },
     goal: goalInWords(wish),
-    startGrind: grind ?? station.grind,
+    startGrind: start?.grind ?? station.grind,
+    startSd: start?.sd ?? null,
     budgetShots: budget.shots,
     budgetGrams: budget.grams,
     status: 'open',

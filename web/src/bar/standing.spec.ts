@@ -11,7 +11,7 @@ const standing = (state: BoardStationView['state'], times: number[] = []): Board
   basketName: '18 g',
   ageDays: 10,
   state,
-  startGrind: null,
+  start: null,
   openRunId: null,
   cardId: null,
   shots: times.map((timeSeconds, i) => ({ id: String(i), pulledAt: '2026-03-01T06:43:00Z', grind: 14, timeSeconds })),

@@ -1,3 +1,4 @@
+import type { CarriedStart } from '@olvet/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -7,7 +8,7 @@ import { runStart } from './openRun';
 
 /** Opens a dial-in on a station as it stands, and goes there. */
 export function useOpenRun(): {
-  open: (standing: { station: StationView }, grind?: number | null) => Promise<void>;
+  open: (standing: { station: StationView }, start?: CarriedStart | null) => Promise<void>;
   opening: boolean;
   error: unknown;
 } {
@@ -17,7 +18,7 @@ export function useOpenRun(): {
   const dispatch = useAppDispatch();
   // Kept over retries: sending again must not make a second run.
   const [{ runId, startedAt }] = useState(() => ({ runId: v7(), startedAt: new Date().toISOString() }));
-  const open = async ({ station }: { station: StationView }, grind?: number | null): Promise<void> => {
+  const open = async ({ station }: { station: StationView }, start?: CarriedStart | null): Promise<void> => {
     const { coffeeId, basketId, grinderId } = station;
     const read = { subscribe: false, forceRefetch: true } as const;
     try {
@@ -26,7 +27,7 @@ export function useOpenRun(): {
         dispatch(api.endpoints.getGrinder.initiate({ id: grinderId }, read)).unwrap(),
         dispatch(api.endpoints.listFoundDoses.initiate({ coffeeId, basketId, pageSize: 1 }, read)).unwrap(),
       ]);
-      const runDto = runStart({ station, coffee, grinder, foundDose: doses.items[0] ?? null, grind, startedAt });
+      const runDto = runStart({ station, coffee, grinder, foundDose: doses.items[0] ?? null, start, startedAt });
       const done = await putRun({ id: runId, runDto });
       if (!('error' in done)) await navigate(`/dial-in/${runId}`);
     } catch (failed) {

@@ -56,11 +56,12 @@ describe('the run page', () => {
   it('reminds of the old grounds where the start is not where the grinder stood', async () => {
     const sheet = sheetView();
     sheet.station = { ...sheet.station, grind: 14 };
-    sheet.run = { ...sheet.run, startGrind: 12 };
+    sheet.run = { ...sheet.run, startGrind: 12, startSd: 0.6 };
     const from = [{ coffeeName: 'Saltmarsh', grind: 14, daysAgo: 9 }];
     open(sheet, { '/api/start': { grind: 14, sd: 0.8, from } });
     expect(await screen.findByText(/The grinder stood at 14: turn it, and throw out 12 g first\./)).toBeInTheDocument();
-    // It was moved after a drift: an older recipe is no news.
+    expect(screen.getByText(/12 is where this coffee’s last shots point \(±0\.6\)/)).toBeInTheDocument();
+    // An older recipe is no news beside them.
     expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
   });
 

@@ -13,15 +13,14 @@ export function StartHint({
   ghost: Settings;
   onTake: (settings: Settings) => void;
 }) {
-  const { run, grinder, station } = sheet;
+  const { run, grinder } = sheet;
   const { doseGrams, yieldGrams, timeSeconds } = run.target;
   const middleSeconds = (timeSeconds.min + timeSeconds.max) / 2;
   const { grinderId, coffeeId, basketId } = run;
   const { data: start } = useGetStartQuery({ grinderId, coffeeId, basketId, doseGrams, yieldGrams, middleSeconds });
   if (!start || start.grind === null) return null;
-  // A start other than where the grinder stood was moved after a drift or for the morning: newer news than old recipes.
-  const isMoved = run.startGrind != null && station.grind != null && run.startGrind !== station.grind;
-  if (isMoved) return null;
+  // This coffee's own last shots are newer news than old recipes.
+  if (run.startSd != null) return null;
   // A hint well inside its own spread would be fiddling.
   const worthSaying = Math.max(0.01, grinder.step / 2, (start.sd ?? 0) / 2);
   const isOther = Math.abs(start.grind - ghost.grind) >= worthSaying;

@@ -1,4 +1,4 @@
-import { plainNumber, warmUpAt, type OpeningStep } from '@olvet/core';
+import { plainNumber, warmUpAt, type CarriedStart, type OpeningStep } from '@olvet/core';
 import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
@@ -141,12 +141,20 @@ function Forecast({ standing, forecast, now }: StationOpeningProps) {
   );
 }
 
+/** Where the night's forecast or a drift since says to begin; null where only the grinder's own setting is known. */
+function startAt({ station, start }: BoardStationView, forecast: Morning | null): CarriedStart | null {
+  if (forecast === null) return start;
+  // A grinder somebody turned since closing is believed before a forecast that would leave it.
+  return forecast.worthMoving || forecast.closingGrind === station.grind ? forecast.start : start;
+}
+
 function Go({ standing, coffee, grinder, forecast, switchedOnAt, warmUpMinutes, now }: StationOpeningProps) {
   const { open, opening: busy, error } = useOpenRun();
   const navigate = useNavigate();
   const { station } = standing;
   const begun = standing.shots.some(({ pulledAt }) => dayjs(pulledAt).isSame(now, 'day'));
-  const grind = forecast?.worthMoving && !begun ? forecast.grind : (standing.startGrind ?? station.grind ?? null);
+  const start = startAt(standing, begun ? null : forecast);
+  const grind = start?.grind ?? station.grind ?? null;
   const { budgetShots, budgetGrams } = runStart({
     station,
     coffee,
@@ -167,7 +175,7 @@ function Go({ standing, coffee, grinder, forecast, switchedOnAt, warmUpMinutes, 
           type={hot ? 'primary' : 'default'}
           size="large"
           loading={busy}
-          onClick={() => void open(standing, grind)}
+          onClick={() => void open(standing, start)}
         >
           Dial in{grind === null ? '' : ` at ${plainNumber(grind)}`}
         </Button>

@@ -47,7 +47,7 @@ export function morningAt(facts: MorningFacts): Morning | null {
     grinder: {
       scale,
       finer: grinder.finer,
-      slope: (grinder.learnedSlope ?? usualSlope(scale)).mean,
+      slope: grinder.learnedSlope ?? usualSlope(scale),
     },
     window: station.target.timeSeconds,
   });

@@ -91,6 +91,7 @@ describe('opening the bar', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Dial in at 12' }));
     await waitFor(() => expect(written).toHaveLength(2));
     expect(written[1]!.body).toMatchObject({ startGrind: 12, budgetShots: 6, status: 'open' });
+    expect(written[1]!.body.startSd).toBeGreaterThan(0.5);
   });
 
   it('counts what was tasted, with its caffeine and the caution', async () => {
