@@ -56,7 +56,9 @@ describe('a start from the last shots', () => {
 
   it('says so, and is as sure as they are', () => {
     const advice = ask(start);
-    expect(advice.why.map(({ text }) => text).join(' ')).toContain('12 is where this coffee’s last shots point (±0.7).');
+    expect(advice.why.map(({ text }) => text).join(' ')).toContain(
+      '12 is where this coffee’s last shots point (±0.7).',
+    );
     expect(widthOf(advice)).toBeLessThan(widthOf(ask({ grind: 12 })));
   });
 
