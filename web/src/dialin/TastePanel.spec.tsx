@@ -96,10 +96,13 @@ describe('the taste of the newest shot', () => {
   });
 
   it('belongs to whoever tastes, and all count', async () => {
-    const written = open(two({ tastings: [note('Ines', { balance: 1 }), note('', { balance: 0 })] }));
-    expect(screen.getByText('Also tasted by Ines; all count.')).toBeInTheDocument();
-    fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });
-    expect(await screen.findByText('Also tasted by the bar; all count.')).toBeInTheDocument();
+    const written = open(two({ tastings: [note('Ines', { balance: 1, overall: 4 }), note('', { balance: 0 })] }));
+    const others = screen.getByRole('group', { name: 'Also tasted by' });
+    expect(chip('would not')).toHaveAttribute('aria-pressed', 'false');
+    fireEvent.click(within(others).getByRole('button', { name: 'Ines' }));
+    expect(await within(others).findByRole('button', { name: 'without a name' })).toBeInTheDocument();
+    expect(screen.getByRole('combobox')).toHaveValue('Ines');
+    expect(chip('would not')).toHaveAttribute('aria-pressed', 'true');
     fireEvent.click(chip('would serve it'));
     const { path, body } = await next(written, 1);
     expect(path).toBe(`/api/tastings/${encodeURIComponent('of Ines')}`);

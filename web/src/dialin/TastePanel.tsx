@@ -7,7 +7,7 @@ import {
   VERDICTS,
   type Expectation,
 } from '@olvet/core';
-import { AutoComplete } from 'antd';
+import { AutoComplete, Button } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import {
@@ -152,7 +152,7 @@ export function TastePanel({
         />
       </div>
       {shot && number > 1 && (
-        <div className={styles.versus} role="group" aria-label={`Against shot ${number - 1}`}>
+        <div className={styles.titled} role="group" aria-label={`Against shot ${number - 1}`}>
           <span className="quiet small">Against shot {number - 1}</span>
           {VERDICTS.map((verdict) => (
             <ToggleChip
@@ -180,9 +180,14 @@ export function TastePanel({
       </label>
       {shot && <Swallowed share={own?.share ?? null} disabled={disabled} onShare={(share) => save({ share })} />}
       {others.length > 0 && (
-        <p className="quiet small">
-          Also tasted by {others.map(({ person }) => person || 'the bar').join(', ')}; all count.
-        </p>
+        <div className={styles.titled} role="group" aria-label="Also tasted by">
+          <span className="quiet small">Also tasted by; all count</span>
+          {others.map(({ id, person }) => (
+            <Button key={id} onClick={() => dispatch(tasterChosen(person ?? ''))}>
+              {person || 'without a name'}
+            </Button>
+          ))}
+        </div>
       )}
       {palate && <p className="quiet small">{palateInWords(palate)} Notes are counted from there.</p>}
       <ProblemAlert error={error ?? shotError} />
