@@ -25,7 +25,7 @@ export function Swallowed({
   const cups = data?.find(({ person }) => person === taster)?.cups ?? [];
   const { low, high } = caffeineOf(cups);
   return (
-    <div className={styles.versus} role="group" aria-label="How much of it was swallowed">
+    <div className={styles.titled} role="group" aria-label="How much of it was swallowed">
       {SHARES.map(({ share: each, word }) => (
         <ToggleChip key={word} chosen={share === each} disabled={disabled} onToggle={(on) => onShare(on ? each : null)}>
           {word}
