@@ -45,12 +45,18 @@ describe('building the request of a dial-in', () => {
   });
 
   it('says where the start comes from: somebody, the last shots, or the recipes kept', () => {
-    const startOf = (run: object) => buildAdviceRequest({ ...sheet, run: { ...sheet.run, ...run } }).start;
+    const handCheck = 'near';
+    const startOf = (run: object) => buildAdviceRequest({ ...sheet, run: { ...sheet.run, handCheck, ...run } }).start;
     const suggestedStart = { grind: 11, sd: 1.5 };
-    expect(startOf({ suggestedStart })).toEqual({ grind: 14 });
-    expect(startOf({ startSd: 0.6 })).toEqual({ grind: 14, grindSd: 0.6, from: 'last-shots' });
-    expect(startOf({ startGrind: null, suggestedStart })).toEqual({ grind: 11, grindSd: 1.5, from: 'recipes' });
-    expect(startOf({ startGrind: null })).toEqual({ grind: null });
+    expect(startOf({ suggestedStart })).toEqual({ grind: 14, handCheck });
+    expect(startOf({ startSd: 0.6 })).toEqual({ grind: 14, grindSd: 0.6, from: 'last-shots', handCheck });
+    expect(startOf({ startGrind: null, suggestedStart })).toEqual({
+      grind: 11,
+      grindSd: 1.5,
+      from: 'recipes',
+      handCheck,
+    });
+    expect(startOf({ startGrind: null })).toEqual({ grind: null, handCheck });
   });
 
   it('takes a cup that was served or sunk for marked so, unless somebody marked it or nobody tasted it', () => {
