@@ -59,13 +59,17 @@ describe('a claim', () => {
     expect(claims(twice({ ...right, timeSeconds: null }), { method: 'open-light' })).toBe(true);
   });
 
-  it('is not made from one shot on a grinder nobody knows', () => {
+  it('is not made from one shot on a grinder nobody knows, nor from one that any word calls off', () => {
     const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };
-    const claims = (change: Partial<AdviceRequest>) => {
-      const { problem, evidence } = after([right], change);
+    const claims = (shot: AdviceRequest['shots'][number], change: Partial<AdviceRequest> = { grinder }) => {
+      const { problem, evidence } = after([{ ...right, ...shot }], change);
       return mayClaim(problem, evidence, believed(0.99));
     };
-    expect([claims({}), claims({ grinder })]).toEqual([false, true]);
+    expect([claims({}, {}), claims({})]).toEqual([false, true]);
+    expect([-0.5, -1].map((body) => claims({ taste: { balance: 0, body } }))).toEqual([true, false]);
+    expect([0.5, 1].map((balance) => claims({ taste: { balance, body: 0 } }))).toEqual([true, false]);
+    expect([32, 32.4].map((timeSeconds) => claims({ timeSeconds }))).toEqual([true, false]);
+    expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
 
   it.each([0, 1, 2])('waits for the method’s confirming shots: %d', (confirmShots) => {

@@ -31,6 +31,10 @@ const WORTH_CONFIRMING = 0.6;
 /** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
 const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.25;
+/** The smallest step of a tongue, points. */
+const SMALLEST_WORD = 0.5;
+/** A person's own target is not in halves. */
+const ROUNDING = 0.1;
 /** Share of the cups at the same settings. */
 const MOSTLY = 0.75;
 /** Marked this of ten a cup is gladly served. */
@@ -101,12 +105,19 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
-  // One shot on a grinder nobody knows is no evidence that the next will be like it.
-  if (problem.pours.length === 1 && !problem.request.grinder.logTimePerUnit) return false;
+  // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
+  const isFirst = problem.pours.length === 1;
+  if (isFirst && !(problem.request.grinder.logTimePerUnit && isSpotless(problem, newest))) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
+}
+
+/** In the window to the second, and called off by no more than the smallest word. */
+function isSpotless(problem: Problem, pour: Pour): boolean {
+  const isOnTime = problem.method.timeIs === 'outcome' || isInTime(problem, pour, 0);
+  return isOnTime && TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, SMALLEST_WORD));
 }
 
 /** The time is right, the cup was marked low, and nobody said whether sour or bitter, thin or heavy: no lever can be chosen by that. */
@@ -248,6 +259,11 @@ export function tastesRight(problem: Problem, pours: readonly Pour[]): boolean {
   return TASTE_SCALES.every((scale) => isWithin(problem, pours, scale));
 }
 
-function isWithin(problem: Problem, pours: readonly Pour[], scale: TasteScale): boolean {
-  return Math.abs(tastedMiss(problem, pours, scale) ?? 0) <= problem.method.tolerance[scale] + 0.1;
+function isWithin(
+  problem: Problem,
+  pours: readonly Pour[],
+  scale: TasteScale,
+  points = problem.method.tolerance[scale],
+): boolean {
+  return Math.abs(tastedMiss(problem, pours, scale) ?? 0) <= points + ROUNDING;
 }
