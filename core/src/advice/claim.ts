@@ -31,6 +31,8 @@ const WORTH_CONFIRMING = 0.6;
 /** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
 const LIKED = 7;
 const LIKED_WORTH_CONFIRMING = 0.25;
+/** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
+const ALIKE_SECONDS = 2;
 /** The smallest step of a tongue, points. */
 const SMALLEST_WORD = 0.5;
 /** A person's own target is not in halves. */
@@ -208,8 +210,9 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   const mark = last.taste?.overall ?? null;
   const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
-  // A cup one would gladly serve, beside the window by no more than a puck strays: noise until it happens twice.
-  const grace = mark !== null && mark >= GLADLY ? PUCK_STRAYS * (last.timeSeconds ?? 0) : GRACE_SECONDS;
+  // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
+  const strays = Math.max(ALIKE_SECONDS, PUCK_STRAYS * (last.timeSeconds ?? 0));
+  const grace = mark !== null && mark >= GLADLY ? strays : GRACE_SECONDS;
   const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }
