@@ -17,14 +17,14 @@ import {
 } from './claim';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, lastResort, leversToTry, timeFirst, type Plan } from './levers';
+import { isSlower, leversToTry, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
 import { WINDOW_DOUBT, type Problem } from './problem';
 import { rank } from './rank';
-import { hasWayOut } from './sensible';
 import { withoutSwings } from './swings';
+import { wayOut } from './wayOut';
 
 /** A cup that read right is left only for settings believed in by so much more. */
 const WORTH_LEAVING = 0.1;
@@ -108,26 +108,15 @@ export function decide(problem: Problem, seed: string): Decision {
     const near = withoutSwings(problem, plan.stage, from, sound);
     return plan.stage === 'window' ? aimedAtWindow(problem, near) : near;
   };
-  let plan = leversToTry(problem, evidence, posterior, particles, still.outlook);
-  let candidates = open(plan);
-  // A school with one lever, and that lever can do no more.
-  if (plan.stage === 'taste' && plan.levers.length === 1 && !hasWayOut(problem, evidence, still.outlook, candidates)) {
-    const resort = lastResort(problem, evidence, posterior, plan.levers[0]!);
-    const ways = open(resort);
-    if (hasWayOut(problem, evidence, still.outlook, ways)) [plan, candidates] = [resort, ways];
-  }
-  // The shot ran out of the window, and what would mend its taste leads further out or leaves it there.
-  const back = plan.stage === 'taste' ? timeFirst(problem, evidence) : null;
-  if (back !== null && !hasWayOut(problem, evidence, still.outlook, candidates)) {
-    const ways = open(back);
-    if (ways.length > 0) [plan, candidates] = [back, ways];
-  }
+  const planned = leversToTry(problem, evidence, posterior, particles, still.outlook);
+  const { plan, candidates, isTorn } = wayOut({ problem, evidence, posterior, still, planned, open });
   const { stage, blocked } = plan;
   const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
-  const isKept = isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
+  const isKept =
+    isTorn || isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
   const chosen = isKept ? still : ranked[0]!;
   const others = pickOthers(chosen, ranked);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };

@@ -149,6 +149,8 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
           }
           const slow = afterAll(method, 'medium', [[14, max + beside, opposite]]);
           expectOnly([saidBy(slow)], ['coarser', 'repeat']);
+          // Off by no more than noise either way: one shot does not tell.
+          if (beside < 1 && Math.abs(balance) === 1) expect(saidBy(slow)).toBe('repeat');
         }
       }
     });
