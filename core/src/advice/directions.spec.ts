@@ -143,14 +143,16 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
       for (const beside of [0.6, 1, 1.7]) {
         for (const [balance, body] of cups) {
           const opposite: Cup = [-balance, -body];
+          // One that may be noise may be pulled again; one plainly wrong is not.
+          const stay = Math.abs(balance) === 1 ? ['repeat'] : [];
           for (const before of [[], [[16, 0.7 * min, [-1.5, 0]]] as Poured[]]) {
             const fast = afterAll(method, 'medium', [...before, [14, min - beside, [balance, body]]]);
-            expectOnly([saidBy(fast)], ['finer', 'repeat']);
+            expectOnly([saidBy(fast)], ['finer', ...stay]);
           }
           const slow = afterAll(method, 'medium', [[14, max + beside, opposite]]);
-          expectOnly([saidBy(slow)], ['coarser', 'repeat']);
+          expectOnly([saidBy(slow)], ['coarser', ...stay]);
           // Off by no more than noise either way: one shot does not tell.
-          if (beside < 1 && Math.abs(balance) === 1) expect(saidBy(slow)).toBe('repeat');
+          if (beside < 1 && stay.length > 0) expect(saidBy(slow)).toBe('repeat');
         }
       }
     });

@@ -99,10 +99,10 @@ export function isSlower(outlook: Outlook, than: Outlook): boolean {
   return outlook.medianTimeSeconds > than.medianTimeSeconds;
 }
 
-/** The clock ran out of the window and no taste move mends the cup without leading further out: grind, or once more the same. */
+/** Grind alone, for a shot that ran out of the window, or out of what is tolerated; null for any other. */
 export function timeFirst(problem: Problem, { last }: Evidence): Plan | null {
   const side = sideOut(problem, last);
-  return side === 0 ? null : { levers: ['grind'], stage: 'window', mustSlow: side < 0, mayStay: true, blocked: null };
+  return side === 0 ? null : { levers: ['grind'], stage: 'window', mustSlow: side < 0, blocked: null };
 }
 
 interface Stray {

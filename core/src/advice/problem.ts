@@ -147,11 +147,10 @@ export function isInTime(
   return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
 }
 
-/** −1 where a sound shot ran short of the window, 1 where it ran past it; 0 else, and where time is an outcome. */
+/** −1 where a sound shot ran short of the window, or of what is tolerated, 1 where it ran past it, else 0. */
 export function sideOut(problem: Problem, pour: Pour): -1 | 0 | 1 {
-  const isTold = pour.sound && pour.timeSeconds !== null && problem.method.timeIs === 'target';
-  if (!isTold || isInTime(problem, pour)) return 0;
-  return pour.timeSeconds! < problem.request.target.timeSeconds.min ? -1 : 1;
+  if (!pour.sound || pour.timeSeconds === null || isInTime(problem, pour)) return 0;
+  return pour.timeSeconds < problem.request.target.timeSeconds.min ? -1 : 1;
 }
 
 /** Without any history: a little to the fine side of the middle, where espresso lies on a general scale. */

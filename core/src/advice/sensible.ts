@@ -20,8 +20,7 @@ export function sensibleMoves(
   isWorthRepeating: boolean,
 ): Choice[] {
   const here = still.outlook;
-  const { mending, isHarmless } = menders(problem, evidence, here, candidates);
-  const nearer = mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled);
+  const { mending, nearer, isHarmless } = menders(problem, evidence, here, candidates);
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   if (nearer.length > 0) {
     const harmless = nearer.filter(isHarmless);
@@ -39,15 +38,18 @@ export function sensibleMoves(
   return byDistance.slice(0, 1);
 }
 
-/** True when some move mends what the cup lacks more and keeps the time; or when nothing is lacking. */
+/** True when some move leads nearer, or if none does, mends what the cup lacks more, and keeps the time; or when nothing is lacking. */
 export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): boolean {
-  const { mending, isLacking } = menders(problem, evidence, here, candidates);
-  return !isLacking || mending.some((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
+  const { mending, nearer, isLacking } = menders(problem, evidence, here, candidates);
+  const ways = nearer.length > 0 ? nearer : mending;
+  return !isLacking || ways.some((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
 }
 
 interface Menders {
   /** The moves that mend what the cup lacks more. */
   mending: Choice[];
+  /** Those of them that are expected to lead nearer to the wanted cup. */
+  nearer: Choice[];
   /** Leads no scale that is beyond its tolerance further off. */
   isHarmless: (choice: Choice) => boolean;
   isLacking: boolean;
@@ -64,8 +66,10 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
+  const mending = candidates.filter((choice) => mends(choice, worse));
   return {
-    mending: candidates.filter((choice) => mends(choice, worse)),
+    mending,
+    nearer: mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled),
     isHarmless: (choice) => lacking.every((scale) => mends(choice, scale)),
     isLacking: lacking.length > 0,
   };
@@ -77,7 +81,7 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
  * out of the window nothing is turned that leads the time further out, nor the heat: the time comes first.
  */
 function isTurnedOut(problem: Problem, { last }: Evidence, here: Outlook, { move, outlook }: Choice): boolean {
-  const side = sideOut(problem, last);
+  const side = problem.method.timeIs === 'target' ? sideOut(problem, last) : 0;
   const further = outlook.medianTimeSeconds - here.medianTimeSeconds;
   if (side !== 0 && (move.lever === 'temperature' || side * further > GRACE_SECONDS)) return true;
   return move.lever === 'grind' && outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;

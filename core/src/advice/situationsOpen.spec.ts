@@ -48,6 +48,18 @@ const SITUATIONS: Situation[] = [
     expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 45,
   },
   {
+    name: 'a light roast still sour after heat and ratio, slower than is tolerated: coarser and faster',
+    ask: {
+      ...open,
+      shots: [
+        inTheOpen(34, tasting(-2)),
+        inTheOpen(34, tasting(-1.5), { temperatureC: 97 }),
+        inTheOpen(39, tasting(-1.5, -0.5), { temperatureC: 97, yieldGrams: 54 }),
+      ],
+    },
+    expect: coarser,
+  },
+  {
     name: 'a light roast, balanced but thin: half a gram more coffee',
     ask: {
       ...light,

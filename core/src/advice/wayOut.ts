@@ -1,10 +1,13 @@
 import type { Choice } from './choice';
-import { tastesPlainlyOff } from './claim';
+import { rightBy, tastesPlainlyOff } from './claim';
 import type { Evidence } from './evidence';
 import type { Posterior } from './infer';
 import { lastResort, timeFirst, type Plan } from './levers';
 import type { Problem } from './problem';
 import { hasWayOut } from './sensible';
+
+/** Settings believed in less than this are not worth another shot. */
+const WORTH_A_SHOT = 0.1;
 
 export interface WayOutInput {
   problem: Problem;
@@ -34,10 +37,12 @@ export function wayOut({ problem, evidence, posterior, still, planned, open }: W
     if (hasWay(candidates)) return { plan, candidates, isTorn: false };
   }
   // What would mend the taste leads a time that is out already further out, or leaves it there.
-  const plan = timeFirst(problem, evidence);
-  if (plan === null) return first;
+  const back = timeFirst(problem, evidence);
+  if (back === null) return first;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  const isTorn = sound.length === 1 && !tastesPlainlyOff(problem, sound);
+  const mayStay = rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, sound);
+  const plan = { ...back, mayStay };
+  const isTorn = mayStay && sound.length === 1;
   const candidates = open(plan);
   return candidates.length === 0 ? { ...first, isTorn } : { plan, candidates, isTorn };
 }
