@@ -50,9 +50,12 @@ export class BoardService {
     ]);
     const namesOf = new Map(names.map((row) => [row.stationId, row]));
     return {
-      stations: stations.map((station) => {
+      stations: stations.flatMap((station) => {
+        const row = namesOf.get(station.id);
+        // Put up between the queries: it stands on the board at the next look.
+        if (!row) return [];
         const own = shots.filter((shot) => shot.stationId === station.id);
-        return describe(station, namesOf.get(station.id)!, own, midnight, now);
+        return describe(station, row, own, midnight, now);
       }),
       ...today,
     };

@@ -1,5 +1,6 @@
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
+import { Station } from '../stations/station.entity';
 import { cardBody, dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
 const house = testHouse();
@@ -61,6 +62,19 @@ describe('a station', () => {
     expect((await standing(await served('start at peace', [30, 30, 30])))!.start).toBeNull();
     const elsewhere = await served('start elsewhere', [25, 25, 25], { grind: 13 });
     expect((await standing(elsewhere))!.start).toBeNull();
+  });
+
+  it('that is put up while the board is read stands there at the next look', async () => {
+    const findAll = Station.findAll.bind(Station);
+    let ids!: Furnished;
+    const slow = jest.spyOn(Station, 'findAll').mockImplementationOnce(async (options) => {
+      ids = await furnish(house, ' between');
+      return findAll(options);
+    });
+    const { stations } = await board();
+    slow.mockRestore();
+    expect(stations.map(({ station }) => station.id)).not.toContain(ids.stationId);
+    expect(await standing(ids)).toBeDefined();
   });
 
   it('is unknown before its first shot of the day', async () => {
