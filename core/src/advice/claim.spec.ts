@@ -191,6 +191,16 @@ describe('confirming', () => {
     expect(confirms([marked(9)], 0.2)).toBe(false);
   });
 
+  it('does so on less of a cup nobody would turn, and not of one that leans and was marked lower', () => {
+    const said = (balance: number, body: number, overall: number | null) =>
+      confirms([{ ...right, taste: { balance, body, overall } }], 0.4);
+    // Called even: liked is enough. Off by half a point: only a delight, or a cup that nobody marked.
+    expect([said(0, 0, 7), said(0, 0.5, 7), said(0, 0, 6.5)]).toEqual([true, true, false]);
+    expect([said(-0.5, 0, 9), said(-0.5, 0.5, null)]).toEqual([true, true]);
+    expect([said(-0.5, 0, 8.5), said(0.5, 0, 7)]).toEqual([false, false]);
+    expect([said(0, 1, 9), said(0, -1, null)]).toEqual([false, false]);
+  });
+
   it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {
     expect(confirms([sour], 0.7)).toBe(false);
     expect(confirms([{ ...right, taste: null }], 0.7)).toBe(false);

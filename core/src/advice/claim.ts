@@ -28,9 +28,10 @@ const GOOD_ENOUGH = 0.75;
 const PLAINLY = 0.4;
 /** What poured and tasted right, and is believed in at least this much, is confirmed before anything is moved. */
 const WORTH_CONFIRMING = 0.6;
-/** The same where nobody marked it below this of ten: a cup one would serve is not moved on a suspicion, unless a strong one. */
+/** The same of a cup that nobody would turn: it is not moved on a suspicion, unless a strong one. */
+const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
+/** Marked this of ten a cup is one to serve. */
 const LIKED = 7;
-const LIKED_WORTH_CONFIRMING = 0.25;
 /** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
 const ALIKE_SECONDS = 2;
 /** The smallest step of a tongue, points. */
@@ -209,7 +210,7 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   const mark = last.taste?.overall ?? null;
-  const enough = (mark ?? LIKED) >= LIKED ? LIKED_WORTH_CONFIRMING : WORTH_CONFIRMING;
+  const enough = isLeftAlone(problem, last) ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
   const strays = Math.max(ALIKE_SECONDS, PUCK_STRAYS * (last.timeSeconds ?? 0));
   const grace = mark !== null && mark >= GLADLY ? strays : GRACE_SECONDS;
@@ -234,6 +235,21 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
   const isGladly = newest !== undefined && isServedGladly(problem, newest) && readsRight(problem, newest);
   const isServedSoFar = isGladly || sound.every((pour) => isServed(problem, pour));
   return isOpen || (isServedSoFar && tastesRightTogether(problem, sound)) ? PATIENCE + 1 : PATIENCE;
+}
+
+/**
+ * Nobody would turn anything for this cup: called even and liked, or off by no more than the smallest word and a delight. One that
+ * nobody marked is taken at its words; one that leans and was marked lower may be mended as well as confirmed.
+ */
+function isLeftAlone(problem: Problem, pour: Pour): boolean {
+  if (isBright(problem, pour)) return true;
+  const mark = pour.taste?.overall ?? DELIGHT.mark;
+  const mayLean = mark >= DELIGHT.mark ? SMALLEST_WORD : 0;
+  return (
+    mark >= LIKED &&
+    isWithin(problem, [pour], 'balance', mayLean) &&
+    isWithin(problem, [pour], 'body', SMALLEST_WORD)
+  );
 }
 
 /** A cup one would serve. */

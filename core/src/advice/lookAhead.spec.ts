@@ -45,8 +45,8 @@ describe('shots to go', () => {
   it('add one move to a goal that is surely right, and its whole price where none is', () => {
     const oneMoveAway = outlook({ yieldGrams: 40 }, () => ({ good: true }));
     expect(costs([wrong], [wrong, oneMoveAway])).toEqual([2]);
-    // One shot, one more at the same settings, six to mend what is surely wrong.
-    expect(costs([wrong], [wrong])).toEqual([8]);
+    // One shot, one more at the same settings, ten to mend what is surely wrong.
+    expect(costs([wrong], [wrong])).toEqual([12]);
   });
 
   it('count the variables between here and a goal, dose and yield in ratio as one', () => {
@@ -67,14 +67,14 @@ describe('shots to go', () => {
     expect(tells!).toBeLessThan(says!);
     // Told: half the time done, half the time one move to what is then surely right.
     expect(tells!).toBeCloseTo(1 + 0.5 * 1, 6);
-    expect(says!).toBeCloseTo(1 + 1 + 6 * 0.5, 6);
+    expect(says!).toBeCloseTo(1 + 1 + 10 * 0.5, 6);
   });
 
   it('end with a claim where the doubt is cheaper than another shot, and go on where it is not', () => {
     // Outcomes come from every third or fourth particle, and all alike: the weights are equal.
     const wrongInTen = (doubtful: number) => outlook({}, (k) => ({ good: k % 10 >= doubtful }));
     const costOf = (doubtful: number) => costs([wrongInTen(doubtful)], [wrongInTen(doubtful)])[0]!;
-    // A wrong claim costs ten shots, a wrong goal six and the move to it.
-    expect([1, 2, 3, 5].map(costOf)).toEqual([1 + 1, 1 + 2, 1 + 1 + 1.8, 1 + 1 + 3].map((n) => expect.closeTo(n, 6)));
+    // A wrong claim costs thirteen shots, a wrong goal ten and the move to it.
+    expect([1, 2, 4, 5].map(costOf)).toEqual([1 + 1.3, 1 + 2.6, 1 + 1 + 4, 1 + 1 + 5].map((n) => expect.closeTo(n, 6)));
   });
 });

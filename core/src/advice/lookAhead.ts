@@ -4,9 +4,9 @@ import type { Outlook, Particles } from './particles';
 /** Outcomes imagined for each move. */
 const OUTCOMES = 12;
 /** Shots that a wrong setting costs, on average, to be found out and mended. */
-const MENDING_SHOTS = 6;
+const MENDING_SHOTS = 10;
 /** What a wrong claim costs, in shots, seen from a shot or two before it: the trust, and beginning anew. */
-const FALSE_CLAIM_SHOTS = 10;
+const FALSE_CLAIM_SHOTS = 13;
 
 export interface LookAheadInput {
   particles: Particles;

@@ -97,7 +97,7 @@ const SITUATIONS: Situation[] = [
       shots: [
         shot(22, tasting(-1, -1)),
         shot(25, tasting(-1), { grind: 12, purged: false }),
-        shot(27.5, tasting(-0.5, 0, { overall: 7.5, sweetness: 7 }), { grind: 12 }),
+        shot(27.5, tasting(0, 0, { overall: 7.5, sweetness: 7 }), { grind: 12 }),
       ],
     },
     expect: does('repeat'),
