@@ -199,6 +199,9 @@ describe('confirming', () => {
     expect([said(-0.5, 0, 9), said(-0.5, 0.5, null)]).toEqual([true, true]);
     expect([said(-0.5, 0, 8.5), said(0.5, 0, 7)]).toEqual([false, false]);
     expect([said(0, 1, 9), said(0, -1, null)]).toEqual([false, false]);
+    // Gladly served from a shot that strayed: noise explains both.
+    const strayed = { ...right, timeSeconds: 34, taste: { balance: 0.5, body: 0.5, overall: 8 } };
+    expect(confirms([strayed], 0.4)).toBe(true);
   });
 
   it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {

@@ -238,17 +238,17 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 }
 
 /**
- * Nobody would turn anything for this cup: called even and liked, or off by no more than the smallest word and a delight. One that
- * nobody marked is taken at its words; one that leans and was marked lower may be mended as well as confirmed.
+ * Nobody would turn anything for this cup: called even and liked, or off by no more than the smallest word and a delight, or gladly served
+ * from a shot that strayed from the window, where noise explains both. One that nobody marked is taken at its words; one that leans
+ * and was marked lower may be mended as well as confirmed.
  */
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
   if (isBright(problem, pour)) return true;
   const mark = pour.taste?.overall ?? DELIGHT.mark;
-  const mayLean = mark >= DELIGHT.mark ? SMALLEST_WORD : 0;
+  const isDelight = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
+  const mayLean = isDelight ? SMALLEST_WORD : 0;
   return (
-    mark >= LIKED &&
-    isWithin(problem, [pour], 'balance', mayLean) &&
-    isWithin(problem, [pour], 'body', SMALLEST_WORD)
+    mark >= LIKED && isWithin(problem, [pour], 'balance', mayLean) && isWithin(problem, [pour], 'body', SMALLEST_WORD)
   );
 }
 
