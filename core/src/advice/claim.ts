@@ -245,8 +245,8 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
   if (isBright(problem, pour)) return true;
   const mark = pour.taste?.overall ?? DELIGHT.mark;
-  const isDelight = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
-  const mayLean = isDelight ? SMALLEST_WORD : 0;
+  const outweighsWord = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
+  const mayLean = outweighsWord ? SMALLEST_WORD : 0;
   return (
     mark >= LIKED && isWithin(problem, [pour], 'balance', mayLean) && isWithin(problem, [pour], 'body', SMALLEST_WORD)
   );
