@@ -72,6 +72,18 @@ describe('a claim', () => {
     expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
 
+  it('waits for another where one or two cups are all there is and the newest was called off, unless it was gladly served', () => {
+    const claims = (before: AdviceRequest['shots'], overall: number) => {
+      const newest = { ...right, taste: { balance: -1, body: 0, sweetness: 7, overall } };
+      const { problem, evidence } = after([...before, newest]);
+      return mayClaim(problem, evidence, believed(0.99));
+    };
+    const elsewhere = { ...right, grind: 16 };
+    expect([7.5, 8].map((mark) => claims([right], mark))).toEqual([false, true]);
+    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, true]);
+    expect(claims([right, right], 7.5)).toBe(true);
+  });
+
   it.each([0, 1, 2])('waits for the method’s confirming shots: %d', (confirmShots) => {
     const method = { ...findMethod('balance-walk')!, confirmShots };
     const grinder = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } };

@@ -105,6 +105,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  if (isUnsettled(problem, sound)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
@@ -115,6 +116,13 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
+}
+
+/** One or two cups, the newest called off and not gladly served: whatever the odds, nobody writes that card before another. */
+function isUnsettled(problem: Problem, sound: readonly Pour[]): boolean {
+  const newest = sound.at(-1);
+  if (newest === undefined || sound.length > PATIENCE || (newest.taste?.overall ?? 0) >= GLADLY) return false;
+  return !TASTE_SCALES.every((scale) => isWithin(problem, [newest], scale)) && !isBright(problem, newest);
 }
 
 /** In the window to the second, and called off by no more than the smallest word. */

@@ -248,15 +248,17 @@ function wasMoved(problem: Problem, lever: Lever, isFrom: (pour: Pour) => boolea
   });
 }
 
-/**
- * Temperature before its time: those of the usable levers that come before it were not all tried for the taste, from settings that
- * poured in the window.
- */
+/** Temperature before its time: those of the usable levers that come before it were not all tried for the taste. */
 export function isEarly(problem: Problem, lever: Lever | null, usable: readonly Lever[]): boolean {
   if (lever !== 'temperature') return false;
   const order = problem.method.balanceOrder;
   const before = order.slice(0, order.indexOf(lever)).filter((other) => usable.includes(other));
-  return !before.every((other) => wasMoved(problem, other, (from) => from.sound && isInTime(problem, from)));
+  return !before.every((other) => wasTriedForTaste(problem, other));
+}
+
+/** Turned for the taste already, from settings that poured in the window. */
+export function wasTriedForTaste(problem: Problem, lever: Lever): boolean {
+  return wasMoved(problem, lever, (from) => from.sound && isInTime(problem, from));
 }
 
 /** Two settings poured in the window and were tasted: the time is not what the cup lacks. */

@@ -59,6 +59,16 @@ describe('legal moves', () => {
     expect(Math.max(...yields)).toBeGreaterThan(0.9 * most);
   });
 
+  it('do not stretch a lungo by taking coffee out of it', () => {
+    const lungo = { ...from, yieldGrams: 54 };
+    const doses = moves('dose', {}, lungo).map(({ coupled, settings }) => [settings.doseGrams, coupled]);
+    expect(doses).toEqual([
+      [17.5, true],
+      [18.5, true],
+      [18.5, false],
+    ]);
+  });
+
   it('go both ways, small steps first to be had', () => {
     const grinds = moves('grind').map(({ settings }) => settings.grind);
     expect(grinds).toContain(13.5);

@@ -100,10 +100,9 @@ function doseMoves(problem: Problem, from: Settings, grams: number): Move[] {
   const doseGrams = roundTo(from.doseGrams + grams, 1);
   if (doseGrams < basket.minGrams || doseGrams > basket.maxGrams) return [];
   const yieldGrams = roundTo((from.yieldGrams * doseGrams) / from.doseGrams, 1);
-  return [
-    { lever: 'dose', coupled: true, settings: { ...from, doseGrams, yieldGrams } },
-    move('dose', { ...from, doseGrams }),
-  ];
+  const inRatio: Move = { lever: 'dose', coupled: true, settings: { ...from, doseGrams, yieldGrams } };
+  const alone = move('dose', { ...from, doseGrams });
+  return plausibleRatio(problem, alone.settings) ? [inRatio, alone] : [inRatio];
 }
 
 function move(lever: Lever, settings: Settings): Move {

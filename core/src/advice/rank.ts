@@ -6,18 +6,17 @@ import { isEarly, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Outlook, Particles } from './particles';
-import { WINDOW_DOUBT, type Problem } from './problem';
+import type { Problem } from './problem';
+import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
 const COFFEE_PRICE = 0.08;
 const ORDER_PRICE = 0.06;
-/** The same where a school begins with temperature and leaves the grind to the end: longer before finer, while the time is tolerated. */
-const STRICT_ORDER_PRICE = 2;
-const DISTANCE_PRICE = 0.3;
 /** Price of the last lever before the others were given a chance. */
 const EARLY_PRICE = 0.3;
+const DISTANCE_PRICE = 0.3;
 /** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
 const WHOLE_CUP_SD = 0.35;
 /** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
@@ -41,9 +40,8 @@ export function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const sensible = isTasteMove
-    ? withoutEarlyHeat(problem, still, sensibleMoves(problem, evidence, still, candidates, worthIt))
-    : candidates;
+  const nearer = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
+  const sensible = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, nearer, levers) : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
@@ -57,28 +55,15 @@ export function rank(
     const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
     return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
   };
-  const isStrict = problem.method.balanceOrder[0] === 'temperature' && still.outlook.windowShare >= WINDOW_DOUBT;
-  const orderPrice = isStrict ? STRICT_ORDER_PRICE : ORDER_PRICE;
   next.forEach((choice, i) => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
     const inertia = choice === still ? 0 : fiddling;
-    const order = orderPrice * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0);
+    const order = ORDER_PRICE * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0);
     choice.shots = costs[i]!;
     choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
   return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
-}
-
-/**
- * Where a school puts temperature last, it does not come before a grind that mends the cup, leaves the time as surely in the window
- * as it is, and was not tried for the taste yet.
- */
-function withoutEarlyHeat(problem: Problem, { outlook: here }: Choice, choices: Choice[]): Choice[] {
-  const first = problem.method.balanceOrder[0]!;
-  const isOpen = choices.some(({ move, outlook }) => move.lever === first && outlook.windowShare >= here.windowShare);
-  if (first === 'temperature' || !isOpen || !isEarly(problem, 'temperature', [first])) return choices;
-  return choices.filter(({ move }) => move.lever !== 'temperature');
 }
 
 /** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */

@@ -77,14 +77,15 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
 
 /**
  * Grind brings the time into the window; for the taste it is not turned so far that the window is doubted again and it would have to
- * be brought back, if anything else will do. Nor out of the range that is tolerated, where time is an outcome. After a shot that ran
- * out of the window nothing is turned that leads the time further out, nor the heat: the time comes first.
+ * be brought back, if anything else will do. Nor out of the range that is tolerated, or further out of it, where time is an outcome.
+ * After a shot that ran out of the window nothing is turned that leads the time further out, nor the heat: the time comes first.
  */
 function isTurnedOut(problem: Problem, { last }: Evidence, here: Outlook, { move, outlook }: Choice): boolean {
-  const side = problem.method.timeIs === 'target' ? sideOut(problem, last) : 0;
-  const further = outlook.medianTimeSeconds - here.medianTimeSeconds;
-  if (side !== 0 && (move.lever === 'temperature' || side * further > GRACE_SECONDS)) return true;
-  return move.lever === 'grind' && outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
+  const side = sideOut(problem, last);
+  const isFurtherOut = side * (outlook.medianTimeSeconds - here.medianTimeSeconds) > GRACE_SECONDS;
+  if (problem.method.timeIs === 'target' && side !== 0 && (move.lever === 'temperature' || isFurtherOut)) return true;
+  if (move.lever !== 'grind') return false;
+  return isFurtherOut || (outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare);
 }
 
 /** The first list that has anything in it. */

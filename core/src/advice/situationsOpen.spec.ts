@@ -60,6 +60,19 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
+    name: 'sour, slower than is tolerated, and as hot and as long as it goes: not finer, and no less coffee to stretch it',
+    ask: {
+      ...open,
+      shots: [
+        inTheOpen(38, tasting(-2), { temperatureC: 95 }),
+        inTheOpen(38, tasting(-2), { temperatureC: 97 }),
+        inTheOpen(40, tasting(-1.5, -0.5), { temperatureC: 97, yieldGrams: 50 }),
+        inTheOpen(42, tasting(-1.5, -0.5), { temperatureC: 97, yieldGrams: 54 }),
+      ],
+    },
+    expect: coarser,
+  },
+  {
     name: 'a light roast, balanced but thin: half a gram more coffee',
     ask: {
       ...light,

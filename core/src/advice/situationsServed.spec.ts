@@ -78,6 +78,19 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action !== 'dialled',
   },
   {
+    name: 'a fine cup and then one called sour and marked seven: a third, not a card',
+    ask: { ...walk, shots: [shot(30, cup(0, 0, 8.5)), shot(29.5, cup(-1, 0, 7))] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'brought into the window, bitter and marked six and a half: no card for that cup, whatever the odds',
+    ask: {
+      ...walk,
+      shots: [shot(21, tasting(-1.5, -1, { overall: 4.5, sweetness: 4 }), { grind: 16 }), shot(30, cup(1, 0, 6.5))],
+    },
+    expect: (a) => a.action !== 'dialled',
+  },
+  {
     name: 'the best cup yet, in the window, though slower than foretold: the card',
     ask: {
       ...strange,

@@ -1,0 +1,123 @@
+import type { Lever } from '../method/Method';
+import { answer, type Advice, type AdviceRequest } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { readProblem } from './problem';
+import { adviceRequestSchema } from './request';
+import { inSchoolOrder } from './schoolOrder';
+
+const WALK: Lever[] = ['grind', 'yield', 'temperature'];
+type Told = [lever: Lever, distance: number, windowShare?: number];
+
+/** Which of these moves are left of a cup two tolerances off, by how far from the wanted cup each of them would be. */
+function left(moves: Told[], levers = WALK, shots: AdviceRequest['shots'] = [everydayShot()]): string[] {
+  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ shots })));
+  const choices = moves.map(([lever, distance, windowShare = 0.8]) => ({
+    move: { lever },
+    outlook: { distance, windowShare },
+  }));
+  return inSchoolOrder(problem, 2, choices, levers).map(({ move, outlook }) => `${move.lever} ${outlook.distance}`);
+}
+
+describe('the order of a school', () => {
+  it('is kept where the first lever does at least half as much as any other', () => {
+    const others: Told[] = [
+      ['yield', 0.4],
+      ['temperature', 0.5],
+    ];
+    expect(left([['grind', 1.2], ...others])).toEqual(['grind 1.2']);
+    expect(left([['grind', 1.3], ...others])).toEqual(['grind 1.3', 'yield 0.4']);
+  });
+
+  it('leaves out the timid moves of a lever, too', () => {
+    expect(
+      left([
+        ['grind', 1],
+        ['grind', 1.9],
+        ['yield', 0.5],
+      ]),
+    ).toEqual(['grind 1']);
+  });
+
+  it('turns the grind for the taste only as far as the window lets it', () => {
+    expect(
+      left([
+        ['grind', 0.5, 0.5],
+        ['yield', 0.5],
+        ['temperature', 0.4],
+      ]),
+    ).toEqual(['grind 0.5', 'yield 0.5']);
+  });
+
+  it('opens the next lever once one was tried for the taste, not merely for the time', () => {
+    const turned = (timeSeconds: number): AdviceRequest['shots'] => [
+      everydayShot({ grind: 15, timeSeconds }),
+      everydayShot(),
+    ];
+    const moves: Told[] = [
+      ['grind', 0.5],
+      ['yield', 0.5],
+      ['temperature', 0.4],
+    ];
+    expect(left(moves, WALK, turned(29))).toEqual(['grind 0.5', 'yield 0.5']);
+    expect(left(moves, WALK, turned(20))).toEqual(['grind 0.5']);
+  });
+
+  it('asks of dose only that it leads nearer: it is never moved by more than half a gram', () => {
+    const moves: Told[] = [
+      ['dose', 1.9],
+      ['yield', 0.2],
+    ];
+    expect(left(moves, ['dose', 'yield'])).toEqual(['dose 1.9']);
+    expect(left([['dose', 2.1], ...moves.slice(1)], ['dose', 'yield'])).toEqual(['dose 2.1', 'yield 0.2']);
+  });
+
+  it('says nothing where no move leads nearer', () => {
+    expect(
+      left([
+        ['temperature', 2.2],
+        ['grind', 2.5],
+      ]),
+    ).toEqual(['temperature 2.2', 'grind 2.5']);
+    expect(left([])).toEqual([]);
+  });
+});
+
+describe('a cup off in its balance, from the middle of the window', () => {
+  const GRINDERS = [null, { mean: 0.09, sd: 0.02, shots: 30 }];
+  const saidOf = (method: string, balance: number, change: Partial<AdviceRequest>): string[] =>
+    GRINDERS.map((logTimePerUnit) => {
+      const request = everydayRequest({ method, ...change });
+      const asked = { ...request, grinder: { ...request.grinder, logTimePerUnit } };
+      const { doseGrams, yieldGrams, temperatureC, timeSeconds } = asked.target;
+      const shot = everydayShot({
+        doseGrams,
+        yieldGrams,
+        temperatureC,
+        planned: { doseGrams, yieldGrams },
+        timer: asked.target.timer,
+        timeSeconds: (timeSeconds.min + timeSeconds.max) / 2,
+        taste: { balance, body: 0, dryness: 0 },
+      });
+      const advice = answer({ ...asked, shots: [shot] }) as Advice;
+      return advice.changed.map(({ variable, from, to }) => `${variable} ${to > from ? '+' : '-'}`).join();
+    });
+  const { target } = everydayRequest();
+
+  it('is mended by grind in the balance walk', () => {
+    const walk = { target: { ...target, timeSeconds: { min: 27, max: 33 } } };
+    expect(saidOf('balance-walk', -1.5, walk)).toEqual(['grind -', 'grind -']);
+    expect(saidOf('balance-walk', 1.5, walk)).toEqual(['grind +', 'grind +']);
+    // A narrow window leaves the grind nothing to do.
+    const narrow = { target: { ...target, timeSeconds: { min: 29, max: 31 } } };
+    expect(saidOf('balance-walk', -2, narrow)).toEqual(['yieldGrams +', 'yieldGrams +']);
+  });
+
+  it('is mended by heat in the open, where it is sour, and by the grind, where it is bitter', () => {
+    const open: Partial<AdviceRequest> = {
+      coffee: { roast: 'light' },
+      target: { ...target, yieldGrams: 45, temperatureC: 94, timeSeconds: { min: 20, max: 38 } },
+    };
+    expect(saidOf('open-light', -1.5, open)).toEqual(['temperatureC +', 'temperatureC +']);
+    expect(saidOf('open-light', 1.5, open)).toEqual(['grind +', 'grind +']);
+  });
+});

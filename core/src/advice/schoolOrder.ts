@@ -1,0 +1,49 @@
+import type { Lever } from '../method/Method';
+import { wasTriedForTaste } from './levers';
+import type { Move } from './moves';
+import type { Outlook } from './particles';
+import type { Problem } from './problem';
+
+/** A lever is passed over in its school's order only where a later one brings the cup more than twice as much nearer. */
+const ENOUGH = 0.5;
+/** Grind is turned for the taste while the time stays in the window by this much. */
+const STAYS_INSIDE = 0.6;
+
+/** A move with what the order of a school asks of its outlook. */
+interface Candidate {
+  move: Pick<Move, 'lever'>;
+  outlook: Pick<Outlook, 'distance' | 'windowShare'>;
+}
+
+/**
+ * A school's levers in its order: each is turned before the next is thought of, if it leads nearer to the wanted cup by at least half
+ * of what any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
+ * gram is as much as dose is ever moved by, so it need not do as much.
+ *
+ * @param distance of the cup at these settings from the wanted one, in tolerances
+ * @param levers the plan's, in the school's order
+ * @returns the choices left, never none of some
+ */
+export function inSchoolOrder<T extends Candidate>(
+  problem: Problem,
+  distance: number,
+  choices: readonly T[],
+  levers: readonly Lever[],
+): T[] {
+  const gainOf = ({ outlook }: T): number => distance - outlook.distance;
+  const best = Math.max(...choices.map(gainOf));
+  if (best <= 0) return [...choices];
+  const isEnough = (choice: T): boolean => {
+    const { move, outlook } = choice;
+    if (move.lever === 'grind' && outlook.windowShare < STAYS_INSIDE) return false;
+    return gainOf(choice) >= (move.lever === 'dose' ? 0 : ENOUGH * best);
+  };
+  const open: T[] = [];
+  for (const lever of levers) {
+    const own = choices.filter(({ move }) => move.lever === lever);
+    const enough = wasTriedForTaste(problem, lever) ? [] : own.filter(isEnough);
+    if (enough.length > 0) return [...open, ...enough];
+    open.push(...own);
+  }
+  return open;
+}
