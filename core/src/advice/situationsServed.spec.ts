@@ -79,14 +79,17 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'a fine cup and then one called sour and marked seven: a third, not a card',
-    ask: { ...walk, shots: [shot(30, cup(0, 0, 8.5)), shot(29.5, cup(-1, 0, 7))] },
+    ask: { ...walk, shots: [shot(30, tasting(0, 0, { overall: 8.5 })), shot(29.5, tasting(-1, 0, { overall: 7 }))] },
     expect: does('repeat'),
   },
   {
     name: 'brought into the window, bitter and marked six and a half: no card for that cup, whatever the odds',
     ask: {
       ...walk,
-      shots: [shot(21, tasting(-1.5, -1, { overall: 4.5, sweetness: 4 }), { grind: 16 }), shot(30, cup(1, 0, 6.5))],
+      shots: [
+        shot(21, tasting(-1.5, -1, { overall: 4.5 }), { grind: 16 }),
+        shot(30, tasting(1, 0, { overall: 6.5, sweetness: 6.5 })),
+      ],
     },
     expect: (a) => a.action !== 'dialled',
   },
