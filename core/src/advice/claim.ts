@@ -246,12 +246,12 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 }
 
 /**
- * Nobody would turn anything for this cup: called even and liked, or off by no more than the smallest word and a delight, or gladly served
- * from a shot that strayed from the window, where noise explains both. One that nobody marked is taken at its words; one that leans
- * and was marked lower may be mended as well as confirmed.
+ * Nobody would turn anything for this cup: called as wanted on both scales, so that no word says which way; even and liked; or off by
+ * no more than the smallest word and a delight, or gladly served from a shot that strayed from the window, where noise explains
+ * both. One that nobody marked is taken at its words; one that leans and was marked lower may be mended as well as confirmed.
  */
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
-  if (isBright(problem, pour)) return true;
+  if (isBright(problem, pour) || TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, 0))) return true;
   const mark = pour.taste?.overall ?? DELIGHT.mark;
   const outweighsWord = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
   const mayLean = outweighsWord ? SMALLEST_WORD : 0;

@@ -94,6 +94,25 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action !== 'dialled',
   },
   {
+    name: 'even in balance and body and marked six and a half, after sour ones at the end of the grinder: again, not longer on a guess',
+    ask: {
+      ...walk,
+      coffee: { roast: 'medium-dark' },
+      grinder: { ...grinder, finer: 'higher', step: 1, max: 30 },
+      shots: [
+        shot(23.3, tasting(-1.5, 1, { overall: 4.5, sweetness: 4.5 }), { grind: 27 }),
+        shot(25.8, tasting(-1, 0, { overall: 6.5, sweetness: 6.5 }), { grind: 30 }),
+        shot(27.9, tasting(0, 0, { overall: 6.5, sweetness: 6.5 }), {
+          grind: 30,
+          doseGrams: 18.5,
+          yieldGrams: 37,
+          planned: { doseGrams: 18.5, yieldGrams: 37 },
+        }),
+      ],
+    },
+    expect: does('repeat'),
+  },
+  {
     name: 'the best cup yet, in the window, though slower than foretold: the card',
     ask: {
       ...strange,
