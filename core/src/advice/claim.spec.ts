@@ -68,6 +68,7 @@ describe('a claim', () => {
     expect([claims({}, {}), claims({})]).toEqual([false, true]);
     expect([-0.5, -1].map((body) => claims({ taste: { balance: 0, body } }))).toEqual([true, false]);
     expect([0.5, 1].map((balance) => claims({ taste: { balance, body: 0 } }))).toEqual([true, false]);
+    expect([7, 6.5].map((overall) => claims({ taste: { ...right.taste!, overall } }))).toEqual([true, false]);
     expect([32, 32.4].map((timeSeconds) => claims({ timeSeconds }))).toEqual([true, false]);
     expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
@@ -189,7 +190,7 @@ describe('confirming', () => {
     return isToConfirm(problem, evidence, believed(share));
   };
 
-  const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, overall } });
+  const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, body: 0.5, overall } });
 
   it('pulls again what poured and tasted right, if it is believed in', () => {
     expect(confirms([marked(6)], 0.65)).toBe(true);

@@ -125,9 +125,10 @@ function isUnsettled(problem: Problem, sound: readonly Pour[]): boolean {
   return !TASTE_SCALES.every((scale) => isWithin(problem, [newest], scale)) && !isBright(problem, newest);
 }
 
-/** In the window to the second, and called off by no more than the smallest word. */
+/** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */
 function isSpotless(problem: Problem, pour: Pour): boolean {
   const isOnTime = problem.method.timeIs === 'outcome' || isInTime(problem, pour, 0);
+  if (pour.taste?.overall != null && !isLiked(pour)) return false;
   return isOnTime && TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, SMALLEST_WORD));
 }
 
