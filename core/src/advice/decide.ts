@@ -55,6 +55,8 @@ export interface Decision {
   chosen: Choice;
   /** Next best, of other levers first. */
   others: Choice[];
+  /** Moves whose turn has not come in the school's order, most promising first. */
+  passedOver: Choice[];
   here: Outlook;
   evidence: Evidence | null;
   /** The likelier story. */
@@ -79,7 +81,7 @@ export function decide(problem: Problem, seed: string): Decision {
   });
   const still = look(standStill(problem, evidence?.last.planned ?? problem.start));
   const from = still.move.settings;
-  const base = { here: still.outlook, evidence, posterior, mixture, particles, blocked: null };
+  const base = { here: still.outlook, evidence, posterior, mixture, particles, blocked: null, passedOver: [] };
   if (evidence === null) {
     return { ...base, action: 'start', stage: 'start', chosen: firstMove(problem, posterior, still, look), others: [] };
   }
@@ -111,16 +113,16 @@ export function decide(problem: Problem, seed: string): Decision {
   const planned = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { plan, candidates, isTorn } = wayOut({ problem, evidence, posterior, still, planned, open });
   const { stage, blocked } = plan;
-  const ranked = rank(problem, evidence, mixture, particles, still, candidates, plan);
+  const { ranked, passedOver } = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const fewest = Math.min(...ranked.map(({ shots }) => shots));
   const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const isKept =
     isTorn || isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
   const chosen = isKept ? still : ranked[0]!;
-  const others = pickOthers(chosen, ranked);
+  const others = pickOthers(chosen, [...ranked, ...passedOver]);
   if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
-  return { ...base, blocked, action: 'change', stage, chosen, others };
+  return { ...base, blocked, action: 'change', stage, chosen, others, passedOver };
 }
 
 /** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */

@@ -26,7 +26,13 @@ const WORTH_REPEATING = 0.3;
 /** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
 const WORTH_STAYING = 0.6;
 
-/** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
+export interface Ranking {
+  /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
+  ranked: Choice[];
+  /** Sensible, too, but not yet their turn in the school's order; most promising first. */
+  passedOver: Choice[];
+}
+
 export function rank(
   problem: Problem,
   evidence: Evidence,
@@ -35,7 +41,7 @@ export function rank(
   still: Choice,
   candidates: Choice[],
   plan: Plan,
-): Choice[] {
+): Ranking {
   const { levers, stage } = plan;
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
@@ -43,7 +49,8 @@ export function rank(
   const nearer = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
   const sensible = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, nearer, levers) : candidates;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
-  const shortlist = [...sensible].sort((a, b) => promise(b) - promise(a)).slice(0, SHORTLIST);
+  const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
+  const shortlist = byPromise(sensible).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
   const costs = shotsToGo({
     particles,
@@ -63,7 +70,10 @@ export function rank(
     choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
-  return next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost);
+  return {
+    ranked: next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost),
+    passedOver: byPromise(nearer.filter((choice) => !sensible.includes(choice))),
+  };
 }
 
 /** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */

@@ -9,6 +9,9 @@ import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
 import { capital, oddsInWords, plainNumber } from './words';
 
+/** Odds that differ by less read the same. */
+const TELLING = 0.05;
+
 /** Why this and not something else, naming the evidence in the user's own units. */
 export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
   const { evidence } = decision;
@@ -20,6 +23,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
+    ...schoolReasons(problem, decision),
     ...moveReasons(decision, expect),
   ];
 }
@@ -104,6 +108,17 @@ function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
   const isAtLowEnd = grind - min < max - grind;
   const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
   return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+}
+
+/** Another lever promises more and is not taken: whoever checks the odds of the alternatives should know why. */
+function schoolReasons({ method }: Problem, { chosen, passedOver }: Decision): Reason[] {
+  const { lever } = chosen.move;
+  const more = passedOver.find(({ move, outlook }) => {
+    return move.lever !== lever && outlook.goodShare > chosen.outlook.goodShare + TELLING;
+  });
+  if (lever === null || !more) return [];
+  const text = `The ${more.move.lever} promises more, but ${method.name} turns the ${lever} first.`;
+  return [{ code: 'school-order', text }];
 }
 
 /** What the move is expected to bring. */

@@ -28,14 +28,10 @@ describe('the order of a school', () => {
     expect(left([['grind', 1.3], ...others])).toEqual(['grind 1.3', 'yield 0.4']);
   });
 
-  it('leaves out the timid moves of a lever, too', () => {
-    expect(
-      left([
-        ['grind', 1],
-        ['grind', 1.9],
-        ['yield', 0.5],
-      ]),
-    ).toEqual(['grind 1']);
+  it('leaves out the timid moves of that lever', () => {
+    const grinds: Told[] = [1, 1.2, 1.3, 1.9].map((distance) => ['grind', distance]);
+    expect(left([...grinds, ['yield', 0.9]])).toEqual(['grind 1', 'grind 1.2']);
+    expect(left([...grinds, ['yield', 0.9]], WALK, [everydayShot({ grind: 15 }), everydayShot()])).toHaveLength(5);
   });
 
   it('turns the grind for the taste only as far as the window lets it', () => {

@@ -6,6 +6,8 @@ import type { Problem } from './problem';
 
 /** A lever is passed over in its school's order only where a later one brings the cup more than twice as much nearer. */
 const ENOUGH = 0.5;
+/** Of one lever the moves are left that do nearly as much as its best: no timid steps where the cup is far off. */
+const NEARLY = 0.75;
 /** Grind is turned for the taste while the time stays in the window by this much. */
 const STAYS_INSIDE = 0.6;
 
@@ -42,7 +44,8 @@ export function inSchoolOrder<T extends Candidate>(
   for (const lever of levers) {
     const own = choices.filter(({ move }) => move.lever === lever);
     const enough = wasTriedForTaste(problem, lever) ? [] : own.filter(isEnough);
-    if (enough.length > 0) return [...open, ...enough];
+    const most = Math.max(...enough.map(gainOf));
+    if (enough.length > 0) return [...open, ...enough.filter((choice) => gainOf(choice) >= NEARLY * most)];
     open.push(...own);
   }
   return open;
