@@ -116,4 +116,18 @@ describe('a cup off in its balance, from the middle of the window', () => {
     expect(saidOf('open-light', -1.5, open)).toEqual(['temperatureC +', 'temperatureC +']);
     expect(saidOf('open-light', 1.5, open)).toEqual(['grind +', 'grind +']);
   });
+
+  it('is told whose turn it is where another lever promises more, and that one is offered beside it', () => {
+    const walk = { target: { ...target, timeSeconds: { min: 27, max: 33 } } };
+    const ask = (taste: { balance: number; body: number }): Advice =>
+      answer(everydayRequest({ ...walk, shots: [everydayShot({ timeSeconds: 31, taste })] })) as Advice;
+    const whyOf = ({ why }: Advice): string | undefined => why.find(({ code }) => code === 'school-order')?.text;
+    const bitter = ask({ balance: 1.5, body: 0 });
+    expect(bitter.changed.map(({ variable }) => variable)).toEqual(['grind']);
+    expect(whyOf(bitter)).toBe('The yield promises more, but Balance walk turns the grind first.');
+    const shorter = bitter.alternatives.find(({ changed }) => changed[0]?.variable === 'yieldGrams')!;
+    expect(shorter.expect.asWanted).toBeGreaterThan(bitter.expect.asWanted);
+    // A thin cup is the yield's business from the first: nothing is passed over.
+    expect(whyOf(ask({ balance: 0, body: -1.5 }))).toBeUndefined();
+  });
 });
