@@ -105,7 +105,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
-  if (isUnsettled(problem, sound)) return false;
+  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
@@ -118,11 +118,10 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
 }
 
-/** One or two cups, the newest called off and not gladly served: whatever the odds, nobody writes that card before another. */
-function isUnsettled(problem: Problem, sound: readonly Pour[]): boolean {
-  const newest = sound.at(-1);
-  if (newest === undefined || sound.length > PATIENCE || (newest.taste?.overall ?? 0) >= GLADLY) return false;
-  return !TASTE_SCALES.every((scale) => isWithin(problem, [newest], scale)) && !isBright(problem, newest);
+/** Off by more than tolerance and not gladly served: where one or two cups are all there is nobody writes that card, whatever the odds. */
+function isCalledOff(problem: Problem, pour: Pour): boolean {
+  if ((pour.taste?.overall ?? 0) >= GLADLY || isBright(problem, pour)) return false;
+  return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
 /** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */

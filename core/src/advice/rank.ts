@@ -33,6 +33,7 @@ export interface Ranking {
   passedOver: Choice[];
 }
 
+/** What could be done next: the moves whose turn it is, by their price, and those that must wait. */
 export function rank(
   problem: Problem,
   evidence: Evidence,
@@ -46,11 +47,11 @@ export function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const nearer = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
-  const sensible = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, nearer, levers) : candidates;
+  const sensible = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
+  const inTurn = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, sensible, levers) : sensible;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
-  const shortlist = byPromise(sensible).slice(0, SHORTLIST);
+  const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
   const next = [still, ...shortlist];
   const costs = shotsToGo({
     particles,
@@ -72,7 +73,7 @@ export function rank(
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
   return {
     ranked: next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost),
-    passedOver: byPromise(nearer.filter((choice) => !sensible.includes(choice))),
+    passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
   };
 }
 
