@@ -3,14 +3,13 @@ import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from '.
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
+import { expectationOf } from './particles';
 import { isInTime, type Problem } from './problem';
+import { TASTE_SD } from './readings';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
 import { capital, oddsInWords, plainNumber } from './words';
-
-/** Odds that differ by less read the same. */
-const TELLING = 0.05;
 
 /** Why this and not something else, naming the evidence in the user's own units. */
 export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
@@ -23,7 +22,7 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
-    ...schoolReasons(problem, decision),
+    ...schoolReasons(problem, decision, expect),
     ...moveReasons(decision, expect),
   ];
 }
@@ -110,14 +109,21 @@ function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
   return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
 }
 
-/** Another lever promises more and is not taken: whoever checks the odds of the alternatives should know why. */
-function schoolReasons({ method }: Problem, { chosen, passedOver }: Decision): Reason[] {
+/** Another lever promises more, in the words that stand beside the alternatives, and is not taken: whoever reads them should know why. */
+function schoolReasons(
+  problem: Problem,
+  { chosen, others, passedOver, particles }: Decision,
+  { asWanted }: Expectation,
+): Reason[] {
   const { lever } = chosen.move;
-  const more = passedOver.find(({ move, outlook }) => {
-    return move.lever !== lever && outlook.goodShare > chosen.outlook.goodShare + TELLING;
-  });
-  if (lever === null || !more) return [];
-  const text = `The ${more.move.lever} promises more, but ${method.name} turns the ${lever} first.`;
+  if (lever === null) return [];
+  const more = others
+    .filter((choice) => choice.move.lever !== lever && passedOver.includes(choice))
+    .map(({ move, outlook }) => ({ move, expect: expectationOf(problem, particles, outlook, TASTE_SD) }))
+    .find(({ expect }) => expect.asWanted > asWanted && oddsInWords(expect.asWanted) !== oddsInWords(asWanted));
+  if (!more) return [];
+  const odds = oddsInWords(more.expect.asWanted);
+  const text = `The ${more.move.lever} promises more, as wanted ${odds}, but ${problem.method.name} turns the ${lever} first.`;
   return [{ code: 'school-order', text }];
 }
 

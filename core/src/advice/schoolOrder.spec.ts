@@ -4,6 +4,7 @@ import { everydayRequest, everydayShot } from './advice.fixture';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
 import { inSchoolOrder } from './schoolOrder';
+import { oddsInWords } from './words';
 
 const WALK: Lever[] = ['grind', 'yield', 'temperature'];
 type Told = [lever: Lever, distance: number, windowShare?: number];
@@ -124,9 +125,16 @@ describe('a cup off in its balance, from the middle of the window', () => {
     const whyOf = ({ why }: Advice): string | undefined => why.find(({ code }) => code === 'school-order')?.text;
     const bitter = ask({ balance: 1.5, body: 0 });
     expect(bitter.changed.map(({ variable }) => variable)).toEqual(['grind']);
-    expect(whyOf(bitter)).toBe('The yield promises more, but Balance walk turns the grind first.');
     const shorter = bitter.alternatives.find(({ changed }) => changed[0]?.variable === 'yieldGrams')!;
+    const odds = oddsInWords(shorter.expect.asWanted);
+    expect(whyOf(bitter)).toBe(`The yield promises more, as wanted ${odds}, but Balance walk turns the grind first.`);
     expect(shorter.expect.asWanted).toBeGreaterThan(bitter.expect.asWanted);
+    expect(odds).not.toBe(oddsInWords(bitter.expect.asWanted));
+    // Where both read the same beside each other it would only puzzle.
+    const sour = ask({ balance: -1.5, body: 0 });
+    const longer = sour.alternatives.find(({ changed }) => changed[0]?.variable === 'yieldGrams')!;
+    expect(oddsInWords(longer.expect.asWanted)).toBe(oddsInWords(sour.expect.asWanted));
+    expect(whyOf(sour)).toBeUndefined();
     // A thin cup is the yield's business from the first: nothing is passed over.
     expect(whyOf(ask({ balance: 0, body: -1.5 }))).toBeUndefined();
   });
