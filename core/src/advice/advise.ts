@@ -6,6 +6,7 @@ import { slopeOf } from './infer';
 import { TASTE_SD } from './readings';
 import { believe } from './mixture';
 import { changesBetween } from './changes';
+import type { Choice } from './choice';
 import { drawParticles, expectationOf, lookAt } from './particles';
 import { readProblem, type Problem } from './problem';
 import { parseAdviceRequest, type ValidAdviceRequest } from './request';
@@ -22,7 +23,9 @@ export function advise(request: ValidAdviceRequest): Advice {
   const decision = decide(problem, seedOf(problem));
   const { particles, chosen, evidence } = decision;
   const from = evidence?.last.planned ?? problem.start;
-  const expect = expectationOf(problem, particles, chosen.outlook, TASTE_SD);
+  const expectOf = ({ outlook }: Choice): Expectation => expectationOf(problem, particles, outlook, TASTE_SD);
+  const expect = expectOf(chosen);
+  const others = decision.others.map((choice) => ({ choice, expect: expectOf(choice) }));
   const changed = changesBetween(from, chosen.move.settings);
   const slope = slopeOf(decision.posterior);
   const timed = problem.pours.filter((pour) => pour.timeSeconds !== null).length;
@@ -35,16 +38,13 @@ export function advise(request: ValidAdviceRequest): Advice {
     purgeGrams: changed.some(({ variable }) => variable === 'grind') ? (request.grinder.purgeGrams ?? 0) : 0,
     grindSeconds: grindSecondsFor(request, chosen.move.settings),
     expect,
-    why: reasonsFor(problem, decision, expect),
-    alternatives: decision.others.map((choice) => {
-      const expected = expectationOf(problem, particles, choice.outlook, TASTE_SD);
-      return {
-        settings: choice.move.settings,
-        changed: changesBetween(from, choice.move.settings),
-        expect: expected,
-        text: alternativeText(problem, choice, from, expected),
-      };
-    }),
+    why: reasonsFor(problem, decision, expect, others),
+    alternatives: others.map(({ choice, expect: expected }) => ({
+      settings: choice.move.settings,
+      changed: changesBetween(from, choice.move.settings),
+      expect: expected,
+      text: alternativeText(problem, choice, from, expected),
+    })),
     cautions: cautionsFor(problem, decision),
     learned: {
       logTimePerUnit: {

@@ -20,12 +20,17 @@ function changeInWords(problem: Problem, change: Change): string {
   }
 }
 
-/** What a choice does against the last shot, with its odds: the line of an alternative. */
-export function alternativeText(problem: Problem, choice: Choice, from: Settings, expect: Expectation): string {
+/** What a choice changes against the last shot: "Finer, 14 → 12.5". */
+export function movesInWords(problem: Problem, choice: Choice, from: Settings): string {
   const changed = changesBetween(from, choice.move.settings);
-  if (changed.length === 0)
-    return `Pull the same again: costs a shot, settles the doubt; ${oddsInWords(expect.asWanted)}.`;
-  const moves = changed.map((change) => changeInWords(problem, change)).join(' and ');
+  if (changed.length === 0) return 'Pull the same again';
+  return changed.map((change) => changeInWords(problem, change)).join(' and ');
+}
+
+/** What a choice does, with its odds: the line of an alternative. */
+export function alternativeText(problem: Problem, choice: Choice, from: Settings, expect: Expectation): string {
+  const moves = movesInWords(problem, choice, from);
+  if (choice.move.lever === null) return `${moves}: costs a shot, settles the doubt; ${oddsInWords(expect.asWanted)}.`;
   const purge = choice.move.lever === 'grind' ? '' : ', no purge';
   const taste = `${balanceWord(expect.balance.mean)}, ${bodyWord(expect.body.mean)}`;
   return `${moves}: about ${plainNumber(expect.timeSeconds.mean, 0)} s, ${taste}${purge}; ${oddsInWords(expect.asWanted)}.`;

@@ -76,8 +76,6 @@ export function decide(problem: Problem, seed: string): Decision {
   const look = (move: Move): Choice => ({
     move,
     outlook: lookAt(problem, posterior, particles, move.settings),
-    shots: 1,
-    cost: 1,
   });
   const still = look(standStill(problem, evidence?.last.planned ?? problem.start));
   const from = still.move.settings;
@@ -113,15 +111,16 @@ export function decide(problem: Problem, seed: string): Decision {
   const planned = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { plan, candidates, isTorn } = wayOut({ problem, evidence, posterior, still, planned, open });
   const { stage, blocked } = plan;
-  const { ranked, passedOver } = rank(problem, evidence, mixture, particles, still, candidates, plan);
-  const fewest = Math.min(...ranked.map(({ shots }) => shots));
-  const isDone = costOfClaim(problem, still.outlook) <= fewest || isGoodEnough(problem, evidence, still.outlook);
-  if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
+  const { standing, ranked, passedOver } = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const isKept =
     isTorn || isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
-  const chosen = isKept ? still : ranked[0]!;
+  const chosen = isKept ? standing : ranked[0]!;
+  // A claim is weighed against what would be done instead: the dearer that is, the sooner the card is written.
+  const isDone =
+    costOfClaim(problem, still.outlook) <= chosen.prices.toGo || isGoodEnough(problem, evidence, still.outlook);
+  if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const others = pickOthers(chosen, [...ranked, ...passedOver]);
-  if (chosen === still) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
+  if (chosen === standing) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
   return { ...base, blocked, action: 'change', stage, chosen, others, passedOver };
 }
 

@@ -72,4 +72,20 @@ describe('the outlook of a setting', () => {
     expect(asWanted).toBeLessThanOrEqual(inWindow);
     expect(balance.p90 - balance.p10).toBeGreaterThan(2 * 1.28 * TASTE_SD * 0.8);
   });
+
+  it('gives the odds of the clock in closed form, one shot in twelve hurried by a channel', () => {
+    const outlook = at(13);
+    const known = {
+      ...outlook,
+      timeSeconds: outlook.timeSeconds.map(() => 30),
+      timeSdSeconds: outlook.timeSdSeconds.map(() => 2),
+      balance: outlook.balance.map((_, k) => (k % 4 === 0 ? 2 : 0)),
+      body: outlook.body.map(() => 0),
+    };
+    // Window 25–32 s: Φ(1) − Φ(−2.5) = 0.8351, and hurried to 25.5 s Φ(3.25) − Φ(−0.25) = 0.5981.
+    const { inWindow, asWanted } = expectationOf(problem, particles, known, TASTE_SD);
+    expect(inWindow).toBe(0.82);
+    // A quarter of the beliefs call it bitter.
+    expect(asWanted).toBe(0.61);
+  });
 });

@@ -1,3 +1,4 @@
+import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from './answer';
 import { drawFrom } from './draws';
@@ -111,7 +112,10 @@ export function lookAt(problem: Problem, posterior: Posterior, particles: Partic
   return outlook;
 }
 
-/** The next shot as it will be measured: the outlook with the shot's own noise. */
+/**
+ * The next shot as it will be measured: the outlook with the shot's own noise. Intervals are those of the draws; for the
+ * odds the noise of every draw is integrated out, so that a tenth of a gram does not make them jump.
+ */
 export function expectationOf(problem: Problem, particles: Particles, outlook: Outlook, tasteSd: number): Expectation {
   const { min, max } = problem.request.target.timeSeconds;
   const n = outlook.timeSeconds.length;
@@ -129,20 +133,26 @@ export function expectationOf(problem: Problem, particles: Particles, outlook: O
   const { target } = problem.request;
   const { tolerance } = problem.method;
   for (let k = 0; k < n; k += 1) {
-    if (times[k]! < min || times[k]! > max) continue;
-    inWindow += 1;
+    const probability = chanceBetween(min, max, outlook.timeSeconds[k]!, outlook.timeSdSeconds[k]!);
+    inWindow += probability / n;
     const near =
       Math.abs(outlook.balance[k]! - target.balance) <= tolerance.balance &&
       Math.abs(outlook.body[k]! - target.body) <= tolerance.body;
-    if (near) asWanted += 1;
+    if (near) asWanted += probability / n;
   }
   return {
     timeSeconds: intervalOf(times, 1),
     balance: intervalOf(taste(outlook.balance, 31), 2),
     body: intervalOf(taste(outlook.body, 67), 2),
-    inWindow: round(inWindow / n, 2),
-    asWanted: round(asWanted / n, 2),
+    inWindow: round(inWindow, 2),
+    asWanted: round(asWanted, 2),
   };
+}
+
+/** Of a shot that takes `mean` ± `sd` s, or less where it finds a channel: the probability of a time from `min` to `max`. */
+function chanceBetween(min: number, max: number, mean: number, sd: number): number {
+  const between = (middle: number): number => normalCdf(max, middle, sd) - normalCdf(min, middle, sd);
+  return between(mean) + (between(CHANNEL_HASTE * mean) - between(mean)) / CHANNEL_EVERY;
 }
 
 function intervalOf(values: Float64Array, decimals: number): Interval {

@@ -1,4 +1,4 @@
-import type { Choice } from './choice';
+import { costOf, type Choice, type Priced } from './choice';
 import { PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
 import type { Evidence } from './evidence';
 import { goalsOf } from './goals';
@@ -21,14 +21,18 @@ const DISTANCE_PRICE = 0.3;
 const WHOLE_CUP_SD = 0.35;
 /** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
 const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
+/** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
+const NEARLY_AS_CHEAP = 0.3;
 /** Settings believed in less than this are changed, not pulled again for certainty. */
 const WORTH_REPEATING = 0.3;
 /** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
 const WORTH_STAYING = 0.6;
 
 export interface Ranking {
+  /** Pulling the same again, priced like a move. */
+  standing: Priced;
   /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
-  ranked: Choice[];
+  ranked: Priced[];
   /** Sensible, too, but not yet their turn in the school's order; most promising first. */
   passedOver: Choice[];
 }
@@ -63,18 +67,36 @@ export function rank(
     const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
     return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
   };
-  next.forEach((choice, i) => {
+  const priced = next.map((choice, i): Priced => {
     const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
-    const inertia = choice === still ? 0 : fiddling;
-    const order = ORDER_PRICE * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0);
-    choice.shots = costs[i]!;
-    choice.cost = inertia + choice.shots + coffee(choice) + order + DISTANCE_PRICE * choice.outlook.distance;
+    const prices = {
+      toGo: costs[i]!,
+      leaving: choice === still ? 0 : fiddling,
+      coffee: coffee(choice),
+      order: ORDER_PRICE * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0),
+      distance: DISTANCE_PRICE * choice.outlook.distance,
+    };
+    return Object.assign(choice, { prices });
   });
   const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
+  const standing = priced[0]!;
   return {
-    ranked: next.filter((choice) => choice !== still || mayStay).sort((a, b) => a.cost - b.cost),
+    standing,
+    ranked: surestFirst(priced.filter((choice) => choice !== standing || mayStay)),
     passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
   };
+}
+
+/** Cheapest first, but for the step of its lever that promises most, where that one is nearly as cheap. */
+function surestFirst(choices: Priced[]): Priced[] {
+  const [cheapest, ...dearer] = [...choices].sort((a, b) => costOf(a) - costOf(b));
+  if (cheapest === undefined) return [];
+  const isStepOfIt = (choice: Priced): boolean =>
+    choice.move.lever === cheapest.move.lever && costOf(choice) <= costOf(cheapest) + NEARLY_AS_CHEAP;
+  const surest = dearer
+    .filter(isStepOfIt)
+    .reduce((best, next) => (next.outlook.goodShare > best.outlook.goodShare ? next : best), cheapest);
+  return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
 }
 
 /** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */

@@ -1,18 +1,22 @@
 import type { Expectation, Reason } from './answer';
+import { betterReasons, type Offered } from './betterReasons';
 import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
-import { expectationOf } from './particles';
 import { isInTime, type Problem } from './problem';
-import { TASTE_SD } from './readings';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
 import { capital, oddsInWords, plainNumber } from './words';
 
-/** Why this and not something else, naming the evidence in the user's own units. */
-export function reasonsFor(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
+/** Why this and not one of the others, naming the evidence in the user's own units. */
+export function reasonsFor(
+  problem: Problem,
+  decision: Decision,
+  expect: Expectation,
+  others: readonly Offered[],
+): Reason[] {
   const { evidence } = decision;
   if (evidence === null) return startReasons(problem, decision.chosen.move.settings, expect);
   return [
@@ -22,8 +26,8 @@ export function reasonsFor(problem: Problem, decision: Decision, expect: Expecta
     ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
-    ...schoolReasons(problem, decision, expect),
     ...moveReasons(decision, expect),
+    ...betterReasons(problem, decision, evidence, expect, others),
   ];
 }
 
@@ -107,24 +111,6 @@ function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
   const isAtLowEnd = grind - min < max - grind;
   const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
   return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
-}
-
-/** Another lever promises more, in the words that stand beside the alternatives, and is not taken: whoever reads them should know why. */
-function schoolReasons(
-  problem: Problem,
-  { chosen, others, passedOver, particles }: Decision,
-  { asWanted }: Expectation,
-): Reason[] {
-  const { lever } = chosen.move;
-  if (lever === null) return [];
-  const more = others
-    .filter((choice) => choice.move.lever !== lever && passedOver.includes(choice))
-    .map(({ move, outlook }) => ({ move, expect: expectationOf(problem, particles, outlook, TASTE_SD) }))
-    .find(({ expect }) => expect.asWanted > asWanted && oddsInWords(expect.asWanted) !== oddsInWords(asWanted));
-  if (!more) return [];
-  const odds = oddsInWords(more.expect.asWanted);
-  const text = `The ${more.move.lever} promises more, as wanted ${odds}, but ${problem.method.name} turns the ${lever} first.`;
-  return [{ code: 'school-order', text }];
 }
 
 /** What the move is expected to bring. */

@@ -1,0 +1,59 @@
+import { everydayRequest, everydayShot } from './advice.fixture';
+import { costOf, type Priced } from './choice';
+import { decide, type Decision } from './decide';
+import { readProblem } from './problem';
+import { adviceRequestSchema } from './request';
+
+const decided = (method: string, timeSeconds: number, balance: number): Decision => {
+  const shots = [everydayShot({ timeSeconds, taste: { balance, body: 0, dryness: 0 } })];
+  return decide(readProblem(adviceRequestSchema.parse(everydayRequest({ method, shots }))), 'ranked');
+};
+const decisions = ['one-lever', 'balance-walk', 'open-light'].flatMap((method) =>
+  [14, 18, 22, 24, 28, 34, 38, 45].flatMap((seconds) =>
+    [-2, -1.5, -1, 1, 1.5, 2].map((balance) => decided(method, seconds, balance)),
+  ),
+);
+
+describe('what is done next', () => {
+  const moved = decisions.filter(({ action, others }) => action === 'change' && others.length > 0);
+  /** The advised move and the other step of the same lever that is offered beside it. */
+  const steps = moved.flatMap(({ chosen, others }): [Priced, Priced][] => {
+    const other = others.find(({ move, prices }) => prices && move.lever === chosen.move.lever);
+    return other ? [[chosen as Priced, other as Priced]] : [];
+  });
+
+  it('is the surest step of a lever among those that cost nearly the same', () => {
+    const isSurer = ([a, b]: [Priced, Priced]): boolean => a.outlook.goodShare > b.outlook.goodShare;
+    const isDearer = ([a, b]: [Priced, Priced]): boolean => costOf(a) > costOf(b);
+    const dearer = steps.filter(isDearer);
+    expect(dearer.length).toBeGreaterThan(3);
+    for (const step of dearer) expect(isSurer(step)).toBe(true);
+    for (const [chosen, other] of dearer) expect(costOf(chosen) - costOf(other)).toBeLessThanOrEqual(0.3);
+    // And never a surer one that is hardly dearer than the cheapest.
+    for (const [chosen, other] of steps.filter((step) => !isDearer(step))) {
+      if (other.outlook.goodShare > chosen.outlook.goodShare) expect(costOf(other)).toBeGreaterThan(costOf(chosen));
+    }
+  });
+
+  it('is cheaper than any other lever whose turn it is, but for the step that was nearly as cheap', () => {
+    expect(moved.length).toBeGreaterThan(50);
+    for (const { chosen, others } of moved) {
+      const rivals = others.filter((choice): choice is Priced => choice.prices !== undefined);
+      for (const rival of rivals.filter(({ move }) => move.lever !== chosen.move.lever && move.lever !== null)) {
+        expect(costOf(chosen as Priced)).toBeLessThanOrEqual(costOf(rival) + 0.3);
+      }
+    }
+  });
+
+  it('has every price named, and none of them pays anybody', () => {
+    for (const { chosen } of moved) {
+      const { prices } = chosen as Priced;
+      for (const price of Object.values(prices)) expect(price).toBeGreaterThanOrEqual(0);
+      expect(prices.toGo).toBeGreaterThanOrEqual(1);
+      expect(costOf(chosen as Priced)).toBeCloseTo(
+        Object.values(prices).reduce((sum, price) => sum + price, 0),
+        12,
+      );
+    }
+  });
+});
