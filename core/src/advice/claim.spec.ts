@@ -45,6 +45,20 @@ describe('a claim', () => {
     expect([0.45, 0.55].map((share) => mayClaim(problem, evidence, believed(share)))).toEqual([false, true]);
   });
 
+  it('is made of the very first shot only on a known grinder, and only where that is very likely right', () => {
+    const { grinder } = everydayRequest();
+    const known = { grinder: { ...grinder, logTimePerUnit: { mean: 0.09, sd: 0.02, shots: 40 } } };
+    const claims = (count: number, share: number, change: Partial<AdviceRequest> = known) => {
+      const { problem, evidence } = after(
+        Array.from({ length: count }, () => right),
+        change,
+      );
+      return mayClaim(problem, evidence, believed(share));
+    };
+    expect([claims(1, 0.85), claims(1, 0.75), claims(1, 0.85, {})]).toEqual([true, false, false]);
+    expect([claims(2, 0.75), claims(2, 0.75, {})]).toEqual([true, true]);
+  });
+
   it('needs a sound shot that was timed and tasted, however much is believed', () => {
     const claims = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
       const { problem, evidence } = after(shots, change);

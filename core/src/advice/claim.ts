@@ -20,6 +20,8 @@ export type TasteScale = (typeof TASTE_SCALES)[number];
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 export const CLAIM_AT_LEAST = 0.5;
+/** After the first shot of all only what is very likely right: another one is what a practised hand would pull. */
+const FIRST_CLAIM_AT_LEAST = 0.8;
 /** Unless it was right and liked three times: who calls that wrong doubts the belief, not the cups. */
 const LIKED_CLAIM_AT_LEAST = 0.25;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
@@ -112,6 +114,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
   const isFirst = problem.pours.length === 1;
   if (isFirst && !(problem.request.grinder.logTimePerUnit && isSpotless(problem, newest))) return false;
+  if (isFirst && rightBy(problem, here) < FIRST_CLAIM_AT_LEAST) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;

@@ -1,5 +1,6 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { costOf, type Priced } from './choice';
+import { costOfClaim, mayClaim } from './claim';
 import { decide, type Decision } from './decide';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
@@ -43,6 +44,34 @@ describe('what is done next', () => {
         expect(costOf(chosen as Priced)).toBeLessThanOrEqual(costOf(rival) + 0.3);
       }
     }
+  });
+
+  it('is a card rather than what costs more shots, however few another move would take that nobody would make', () => {
+    const { grinder } = everydayRequest();
+    const known = { grinder: { ...grinder, logTimePerUnit: { mean: 0.09, sd: 0.02, shots: 40 } } };
+    // One cup where a fast one was made finer: it read right, so it is called or confirmed, and nothing else.
+    const after = [27, 29, 31.5].flatMap((timeSeconds) =>
+      [0, 0.5, -0.5].flatMap((balance) =>
+        [-0.5, 0, 0.5].flatMap((body) =>
+          [7, 8, 9].map((overall) => {
+            const fast = everydayShot({ grind: 16, timeSeconds: 21, taste: { balance: -1.5, body: -1, overall: 5 } });
+            const fine = everydayShot({ timeSeconds, taste: { balance, body, dryness: 0, overall } });
+            const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...known, shots: [fast, fine] })));
+            return { problem, decision: decide(problem, 'ranked') };
+          }),
+        ),
+      ),
+    );
+    const cost = ({ problem, decision }: (typeof after)[number]): number => costOfClaim(problem, decision.here);
+    const toGo = ({ decision }: (typeof after)[number]): number => (decision.chosen as Priced).prices.toGo;
+    const confirmed = after.filter(
+      ({ problem, decision: { stage, evidence, here } }) => stage === 'confirm' && mayClaim(problem, evidence!, here),
+    );
+    const called = after.filter(({ decision }) => decision.action === 'dialled');
+    expect(confirmed.length).toBeGreaterThan(3);
+    expect(called.length).toBeGreaterThan(3);
+    for (const it of confirmed) expect(cost(it)).toBeGreaterThan(toGo(it));
+    for (const it of called) expect(cost(it)).toBeLessThanOrEqual(toGo(it));
   });
 
   it('has every price named, and none of them pays anybody', () => {
