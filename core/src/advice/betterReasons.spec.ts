@@ -57,7 +57,7 @@ describe('an alternative that reads better', () => {
     [{ distance: 0.2 }, 'a miss there would be further from the cup you want'],
   ])('is passed by for what weighs most of what it costs more: %j', (dearer, but) => {
     expect(said(finer(13, FREE), [offered(hotter({ ...FREE, ...dearer }))])).toEqual([
-      `“Hotter, 93 → 94 °C” reads better for the next cup, as wanted 3 in 4, but ${but}.`,
+      `“Hotter, 93 → 94 °C” reads better for the next cup, as wanted 3 in 4 instead of 1 in 2, but ${but}.`,
     ]);
   });
 
@@ -70,7 +70,7 @@ describe('an alternative that reads better', () => {
     const yielded = hotter();
     const others = [offered(finer(12, { ...FREE, toGo: 4 })), offered(yielded)];
     expect(said(finer(13, FREE), others, [yielded])).toEqual([
-      'The temperature promises more, as wanted 3 in 4, but Balance walk turns the grind first.',
+      'The temperature promises more, as wanted 3 in 4 instead of 1 in 2, but Balance walk turns the grind first.',
     ]);
   });
 

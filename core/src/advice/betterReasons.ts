@@ -30,15 +30,15 @@ export function betterReasons(
   const early = better.find(({ choice }) => choice.move.lever !== lever && passedOver.includes(choice));
   const other = early ?? better[0];
   if (!other) return [];
-  const promise = oddsInWords(other.expect.asWanted);
+  const promise = `as wanted ${oddsInWords(other.expect.asWanted)} instead of ${odds}`;
   if (early) {
-    const text = `The ${early.choice.move.lever} promises more, as wanted ${promise}, but ${problem.method.name} turns the ${lever} first.`;
+    const text = `The ${early.choice.move.lever} promises more, ${promise}, but ${problem.method.name} turns the ${lever} first.`;
     return [{ code: 'school-order', text }];
   }
   const but = priceInWords(problem, chosen, other.choice) ?? (action === 'repeat' ? ruleInWords(problem, last) : null);
   if (but === null) return [];
   const move = movesInWords(problem, other.choice, last.planned);
-  return [{ code: 'reads-better', text: `“${move}” reads better for the next cup, as wanted ${promise}, but ${but}.` }];
+  return [{ code: 'reads-better', text: `“${move}” reads better for the next cup, ${promise}, but ${but}.` }];
 }
 
 /** What is pulled again although a move costs less: a rule of the craft. */

@@ -127,7 +127,10 @@ describe('a cup off in its balance, from the middle of the window', () => {
     expect(bitter.changed.map(({ variable }) => variable)).toEqual(['grind']);
     const shorter = bitter.alternatives.find(({ changed }) => changed[0]?.variable === 'yieldGrams')!;
     const odds = oddsInWords(shorter.expect.asWanted);
-    expect(whyOf(bitter)).toBe(`The yield promises more, as wanted ${odds}, but Balance walk turns the grind first.`);
+    const here = oddsInWords(bitter.expect.asWanted);
+    expect(whyOf(bitter)).toBe(
+      `The yield promises more, as wanted ${odds} instead of ${here}, but Balance walk turns the grind first.`,
+    );
     expect(shorter.expect.asWanted).toBeGreaterThan(bitter.expect.asWanted);
     expect(odds).not.toBe(oddsInWords(bitter.expect.asWanted));
     // Where both read the same beside each other it would only puzzle.
