@@ -25,6 +25,6 @@ export type {
 } from './answer';
 export { changesBetween } from './changes';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
-export { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
+export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
 export { moveLine, type MoveLine } from './moveLine';

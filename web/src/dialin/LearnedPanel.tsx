@@ -1,7 +1,7 @@
-import { plainNumber } from '@olvet/core';
+import { capital, plainNumber } from '@olvet/core';
 import { Link } from 'react-router';
 import type { LearnedTasteView, PalateView, SheetView } from '../app/api';
-import { learnedTasteInWords, marksInWords, palateInWords } from '../parts/learned';
+import { learnedTasteInWords, marksInWords, palateInWords, slopeInWords } from '../parts/learned';
 import styles from './LearnedPanel.module.css';
 
 /** What a finished dial-in taught: the grinder, the coffee, the people. */
@@ -16,7 +16,7 @@ export function LearnedPanel({ sheet }: { sheet: SheetView }) {
         <dt>{grinder.name}</dt>
         <dd>
           {grinder.learnedSlope
-            ? `One unit finer adds ${plainNumber(100 * grinder.learnedSlope.mean, 1)} % to the time (±${plainNumber(100 * grinder.learnedSlope.sd, 1)}, from ${grinder.learnedSlope.shots} shots).`
+            ? `${capital(slopeInWords(grinder.learnedSlope))}.`
             : 'The grind has never moved, so how it answers is still a guess.'}{' '}
           {lesson.slope && grinder.learnedSlope && `This dial-in by itself says ${slopeRange(lesson.slope)}. `}
           <Link to="/workshop?tab=grinders">To the grinder</Link>

@@ -1,8 +1,15 @@
-import { learnedTasteInWords, marksInWords, palateInWords } from './learned';
+import { learnedTasteInWords, marksInWords, palateInWords, slopeInWords } from './learned';
 
 const ODA = { person: 'Oda', balance: 0, body: 0, balanceSd: 0.21, bodySd: 0.3, tastings: 9, marks: null };
 
 describe('what was learned, in words', () => {
+  it.each([
+    [0.0876, 0.012, 'one unit finer adds 8.8\u00a0% to the time (±1.2, from 9 shots)'],
+    [0.361, 0.28, 'one unit finer adds perhaps 36\u00a0% to the time (±28, from 9 shots): still mostly a guess'],
+  ])('says how a grinder answers, and how far that is a guess: %d ± %d', (mean, sd, words) => {
+    expect(slopeInWords({ mean, sd, shots: 9 })).toBe(words);
+  });
+
   it('names the recipe at which a coffee tastes so', () => {
     const taste = { ratio: 2.1, middleSeconds: 30, temperatureC: null, shots: 12 };
     const words = learnedTasteInWords({ ...taste, balance: { mean: 0.64, sd: 0.31 }, body: { mean: -1.2, sd: 0.4 } });

@@ -1,5 +1,16 @@
 import { balanceWord, bodyWord, plainNumber } from '@olvet/core';
-import type { LearnedTasteView, PalateView } from '../app/api';
+import type { LearnedSlopeView, LearnedTasteView, PalateView } from '../app/api';
+
+/** A slope less sure than this share of itself is little more than the rule of thumb it began with. */
+const MOSTLY_GUESSED = 0.5;
+
+/** "one unit finer adds 8.8 % to the time (±1.2, from 41 shots)". */
+export function slopeInWords({ mean, sd, shots }: LearnedSlopeView): string {
+  const isGuess = sd > MOSTLY_GUESSED * mean;
+  const percent = (share: number): string => plainNumber(100 * share, isGuess ? 0 : 1);
+  const adds = `one unit finer adds ${isGuess ? 'perhaps ' : ''}${percent(mean)}\u00a0% to the time`;
+  return `${adds} (±${percent(sd)}, from ${shots} shots)${isGuess ? ': still mostly a guess' : ''}`;
+}
 
 /** "At 1:2 in about 30 s it pours a bit bitter and full (+0.6 ±0.3, from 12 tasted shots)." */
 export function learnedTasteInWords({ balance, body, ratio, middleSeconds, shots }: LearnedTasteView): string {

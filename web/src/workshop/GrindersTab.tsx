@@ -7,6 +7,7 @@ import {
   type GrinderDto,
   type GrinderView,
 } from '../app/api';
+import { slopeInWords } from '../parts/learned';
 import listStyles from '../parts/List.module.css';
 import { EquipmentTab } from './EquipmentTab';
 import { NameField, NumberField, OptionalNumberField } from './fields';
@@ -37,13 +38,7 @@ export function GrindersTab() {
           {plainNumber(min)}–{plainNumber(max)}, {step === 0 ? 'stepless' : `step ${plainNumber(step)}`}, {finer} is
           finer, {dosing}, purge {plainNumber(purgeGrams)} g
           {wearInWords(wear.find(({ grinderId }) => grinderId === id)?.groundKg, burrLifeKg)}
-          {learnedSlope && (
-            <span className="quiet">
-              {' '}
-              · learned: one unit finer adds {plainNumber(100 * learnedSlope.mean, 1)}&nbsp;% time (±
-              {plainNumber(100 * learnedSlope.sd, 1)}, from {learnedSlope.shots} shots)
-            </span>
-          )}
+          {learnedSlope && <span className="quiet"> · learned: {slopeInWords(learnedSlope)}</span>}
         </>
       )}
     >

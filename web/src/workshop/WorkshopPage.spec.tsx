@@ -29,7 +29,9 @@ function open(tab: string, more: Record<string, object> = {}): Written[] {
 describe('the workshop', () => {
   it('shows what was learned of a grinder and edits it without writing what only the server knows', async () => {
     const written = open('grinders');
-    expect(await screen.findByText(/one unit finer adds 8.8 % time \(±1.2, from 41 shots\)/)).toBeInTheDocument();
+    expect(
+      await screen.findByText(/one unit finer adds 8.8 % to the time \(±1.2, from 41 shots\)/),
+    ).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Edit Lefty' }));
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Purge, g'), { target: { value: '15' } });
