@@ -127,6 +127,16 @@ function isCalledOff(problem: Problem, pour: Pour): boolean {
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
+/**
+ * The newest cup is called off by more than tolerance, those before it at the same settings do not take that back, and it was not
+ * marked as one to serve: noise or not, who tastes sour turns something.
+ */
+export function isToMend(problem: Problem, sound: readonly Pour[]): boolean {
+  const newest = sound.at(-1);
+  if (newest === undefined || isLiked(newest) || tastesBothWays(problem, sound)) return false;
+  return TASTE_SCALES.some((scale) => !isWithin(problem, [newest], scale) && !isWithin(problem, sound, scale));
+}
+
 /** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */
 function isSpotless(problem: Problem, pour: Pour): boolean {
   const isOnTime = problem.method.timeIs === 'outcome' || isInTime(problem, pour, 0);

@@ -1,5 +1,5 @@
 import { costOf, type Choice, type Priced } from './choice';
-import { PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
+import { isToMend, PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
 import type { Evidence } from './evidence';
 import { goalsOf } from './goals';
 import { isEarly, type Plan } from './levers';
@@ -99,11 +99,11 @@ function surestFirst(choices: Priced[]): Priced[] {
   return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
 }
 
-/** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
+/** Pulling again at settings believed wrong, or after a cup plainly wrong or off and not one to serve, is never the answer. */
 function isWorthRepeating(problem: Problem, { last, sameSettings }: Evidence, here: Outlook): boolean {
   if (last.taste?.balance == null && last.taste?.overall == null) return true;
   const sound = sameSettings.filter((pour) => pour.sound);
-  if (tastesPlainlyOff(problem, sound)) return false;
+  if (tastesPlainlyOff(problem, sound) || isToMend(problem, sound)) return false;
   const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
   return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);
 }
