@@ -36,6 +36,8 @@ const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
 const LIKED = 7;
 /** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
 const ALIKE_SECONDS = 2;
+/** Marked below this of ten a cup lacks something, though no word says what. */
+const PASSABLE = 6.5;
 /** The smallest step of a tongue, points. */
 const SMALLEST_WORD = 0.5;
 /** A person's own target is not in halves. */
@@ -121,9 +123,14 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
 }
 
-/** Off by more than tolerance and not gladly served: where one or two cups are all there is nobody writes that card, whatever the odds. */
+/**
+ * Off by more than tolerance and not gladly served, or marked low, whatever the words: where one or two cups are all there is nobody
+ * writes that card, whatever the odds.
+ */
 function isCalledOff(problem: Problem, pour: Pour): boolean {
-  if ((pour.taste?.overall ?? 0) >= GLADLY || isBright(problem, pour)) return false;
+  const mark = pour.taste?.overall ?? null;
+  if ((mark !== null && mark < PASSABLE) || isToMend(problem, [pour])) return true;
+  if ((mark !== null && mark >= GLADLY) || isBright(problem, pour)) return false;
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
@@ -134,7 +141,7 @@ function isCalledOff(problem: Problem, pour: Pour): boolean {
 export function isToMend(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);
   if (newest === undefined || isLiked(newest) || tastesBothWays(problem, sound)) return false;
-  return TASTE_SCALES.some((scale) => !isWithin(problem, [newest], scale) && !isWithin(problem, sound, scale));
+  return TASTE_SCALES.some((scale) => isOff(problem, [newest], scale) && isOff(problem, sound, scale));
 }
 
 /** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */
@@ -280,7 +287,7 @@ export function isLiked({ taste }: Pour): boolean {
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
 export function readsRight(problem: Problem, pour: Pour, graceSeconds = GRACE_SECONDS): boolean {
-  const isAsWanted = tastesRight(problem, [pour]) || isBright(problem, pour);
+  const isAsWanted = (tastesRight(problem, [pour]) && !isToMend(problem, [pour])) || isBright(problem, pour);
   return isAsWanted && (problem.method.timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
 }
 
@@ -297,6 +304,10 @@ export function isBright(problem: Problem, pour: Pour): boolean {
 export function tastesRight(problem: Problem, pours: readonly Pour[]): boolean {
   if (tastedMiss(problem, pours, 'balance') === null) return false;
   return TASTE_SCALES.every((scale) => isWithin(problem, pours, scale));
+}
+
+function isOff(problem: Problem, pours: readonly Pour[], scale: TasteScale): boolean {
+  return Math.abs(tastedMiss(problem, pours, scale) ?? 0) > problem.method.tolerance[scale];
 }
 
 function isWithin(

@@ -28,8 +28,8 @@ import { wayOut } from './wayOut';
 
 /** A cup that read right is left only for settings believed in by so much more. */
 const WORTH_LEAVING = 0.1;
-/** Settings whose only shot was dosed or stopped far off are pulled again, weighed, while they are in the window by this much. */
-const WORTH_WEIGHING = 0.15;
+/** A shot that was odd, or whose dose or yield strayed far, is pulled again while its settings are in the window by this much. */
+const WORTH_ANOTHER = 0.15;
 
 export type Stage =
   | 'start'
@@ -97,7 +97,7 @@ export function decide(problem: Problem, seed: string): Decision {
   if (evidence.isBlank) return stay('repeat', 'blank');
   if (isUnnamed(problem, evidence)) return stay('repeat', 'unnamed');
   if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
-  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_WEIGHING) return stay('repeat', 'strayed');
+  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_ANOTHER) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);
   if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
   const isUnspoilt = !isTight && !evidence.last.channelled;
@@ -129,7 +129,8 @@ function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   if (evidence.isOddAfterSeries) return true;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   if (isServedAgain(problem, sound)) return false;
-  return isSurprising(evidence) && (evidence.sameSettings.length < 2 || here.windowShare > WINDOW_DOUBT);
+  const atLeast = evidence.sameSettings.length < 2 ? WORTH_ANOTHER : WINDOW_DOUBT;
+  return isSurprising(evidence) && here.windowShare >= atLeast;
 }
 
 /**

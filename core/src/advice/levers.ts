@@ -1,6 +1,6 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
-import { isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, tastesRight, type TasteScale } from './claim';
+import { isToMend, isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, tastesRight, type TasteScale } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
@@ -217,7 +217,7 @@ function leansOneWay(problem: Problem, { sameSettings }: Evidence): boolean {
 /** The tongue says so plainly, whatever roast and origin made one expect of the balance. */
 function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  return plainMiss(problem, sound, 'body') !== 0 && tastesBalanced(problem, evidence);
+  return (plainMiss(problem, sound, 'body') !== 0 || isToMend(problem, sound)) && tastesBalanced(problem, evidence);
 }
 
 /**

@@ -6,7 +6,7 @@ import { isEarly, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Outlook, Particles } from './particles';
-import type { Problem } from './problem';
+import type { Pour, Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 
@@ -51,7 +51,10 @@ export function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const sensible = isTasteMove ? sensibleMoves(problem, evidence, still, candidates, worthIt) : candidates;
+  const toMend = isToMend(problem, soundOf(evidence));
+  const { choices: sensible, mends } = isTasteMove
+    ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
+    : { choices: candidates, mends: false };
   const inTurn = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, sensible, levers) : sensible;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
@@ -78,7 +81,7 @@ export function rank(
     };
     return Object.assign(choice, { prices });
   });
-  const mayStay = next.length === 1 || (isTasteMove && worthIt) || plan.mayStay === true;
+  const mayStay = next.length === 1 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
   const standing = priced[0]!;
   return {
     standing,
@@ -99,11 +102,16 @@ function surestFirst(choices: Priced[]): Priced[] {
   return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
 }
 
-/** Pulling again at settings believed wrong, or after a cup plainly wrong or off and not one to serve, is never the answer. */
-function isWorthRepeating(problem: Problem, { last, sameSettings }: Evidence, here: Outlook): boolean {
-  if (last.taste?.balance == null && last.taste?.overall == null) return true;
-  const sound = sameSettings.filter((pour) => pour.sound);
-  if (tastesPlainlyOff(problem, sound) || isToMend(problem, sound)) return false;
+function soundOf({ sameSettings }: Evidence): Pour[] {
+  return sameSettings.filter((pour) => pour.sound);
+}
+
+/** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
+function isWorthRepeating(problem: Problem, evidence: Evidence, here: Outlook): boolean {
+  const { taste } = evidence.last;
+  if (taste?.balance == null && taste?.overall == null) return true;
+  const sound = soundOf(evidence);
+  if (tastesPlainlyOff(problem, sound)) return false;
   const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
   return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);
 }

@@ -11,31 +11,32 @@ import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
  *
  * Where no single move leads nearer and these settings are not worth another shot, it takes two, and the first must lead away:
  * as little as can be, and mending what the cup lacks more.
+ *
+ * @returns the moves, and whether they lead nearer without leading anything the cup lacks further off
  */
 export function sensibleMoves(
   problem: Problem,
   evidence: Evidence,
   still: Choice,
   candidates: readonly Choice[],
-  isWorthRepeating: boolean,
-): Choice[] {
+  mustMove: boolean,
+): { choices: Choice[]; mends: boolean } {
   const here = still.outlook;
   const { mending, nearer, isHarmless } = menders(problem, evidence, here, candidates);
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
-  if (nearer.length > 0) {
-    const harmless = nearer.filter(isHarmless);
-    return firstOf(harmless.filter(staysInside), harmless, nearer.filter(staysInside), nearer);
-  }
-  if (isWorthRepeating) return [];
-  const harmless = mending.filter(isHarmless);
-  const byDistance = firstOf(
-    harmless.filter(staysInside),
-    mending.filter(staysInside),
-    harmless,
-    mending,
-    candidates,
-  ).sort((a, b) => a.outlook.distance - b.outlook.distance);
-  return byDistance.slice(0, 1);
+  const harmless = nearer.filter(isHarmless);
+  if (harmless.length > 0) return { choices: firstOf(harmless.filter(staysInside), harmless), mends: true };
+  // As little as can be of what mends: believed to overshoot, or to lead away first.
+  const careful = mending.filter((choice) => isHarmless(choice) && !choice.move.coupled);
+  const leastOf = (...lists: Choice[][]): Choice[] =>
+    firstOf(...lists)
+      .sort((a, b) => a.outlook.distance - b.outlook.distance)
+      .slice(0, 1);
+  const least = leastOf(careful.filter(staysInside));
+  if (mustMove && least.length > 0) return { choices: least, mends: true };
+  if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), mends: true };
+  const choices = mustMove ? leastOf(mending.filter(staysInside), careful, mending, [...candidates]) : [];
+  return { choices, mends: mending.length > 0 };
 }
 
 /** True when some move leads nearer, or if none does, mends what the cup lacks more, and keeps the time; or when nothing is lacking. */
@@ -58,9 +59,16 @@ interface Menders {
 function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Menders {
   const believed = lackOf(problem, here);
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const tasted = (scale: TasteScale): number | null => {
+    const miss = tastedMiss(problem, sound, scale);
+    return miss === null ? null : miss / problem.method.tolerance[scale];
+  };
+  const isCalledOff = (scale: TasteScale): boolean => Math.abs(tasted(scale) ?? 0) > 1;
+  const isAnyCalledOff = TASTE_SCALES.some(isCalledOff);
   const lack = (scale: TasteScale): number => {
-    const tasted = (tastedMiss(problem, sound, scale) ?? 0) / problem.method.tolerance[scale];
-    return Math.abs(tasted) > 1 ? tasted : believed[scale];
+    if (isCalledOff(scale)) return tasted(scale)!;
+    // What the tongue calls even is not mended on a suspicion while it calls the other scale off.
+    return isAnyCalledOff && tasted(scale) !== null ? 0 : believed[scale];
   };
   const mends = ({ outlook }: Choice, scale: TasteScale): boolean =>
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
