@@ -57,6 +57,7 @@ describe.each(METHOD_IDS)('one word from the middle of the window: %s', (method)
     const grindOnly = of[0] + of[1] < 0 ? finer : coarser;
     const isMending: Check = (a) => (isGrindAlone ? grindOnly(a) : turned.some((check) => check(a)));
     for (const gear of GRINDERS) {
+      expect(afterCups(method, [cup(...of), cup(...of), cup(...of)], gear, true).action).not.toBe('dialled');
       for (const overall of [undefined, 5, 6]) {
         for (const isMoved of [false, true]) {
           const advice = afterCups(method, [cup(...of, overall)], gear, isMoved);

@@ -109,7 +109,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
-  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
+  if (isToMend(problem, sound) || (sound.length <= PATIENCE && isCalledOff(problem, newest))) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
