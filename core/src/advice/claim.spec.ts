@@ -283,6 +283,16 @@ describe('good enough', () => {
     // A channel in between says nothing about the settings.
     expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.85)).toBe(true);
   });
+
+  it('is what read right twice and was odd between: that was noise, if the newest is one to serve', () => {
+    expect(isEnough([right, sour, right], 0.55)).toBe(true);
+    expect(isEnough([sour, right, right], 0.55)).toBe(true);
+    expect(isEnough([right, sour, right], 0.45)).toBe(false);
+    expect(isEnough([right, right, sour], 0.55)).toBe(false);
+    expect(isEnough([right, sour, sour, right], 0.55)).toBe(false);
+    const unloved = { ...right, taste: { ...right.taste, overall: 6 } };
+    expect(isEnough([right, sour, unloved], 0.55)).toBe(false);
+  });
 });
 
 describe('a cup that is served again and again', () => {

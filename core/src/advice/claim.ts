@@ -44,6 +44,7 @@ const SMALLEST_WORD = 0.5;
 const ROUNDING = 0.1;
 /** Share of the cups at the same settings. */
 const MOSTLY = 0.75;
+const TWO_OF_THREE = 2 / 3;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
 /** Marked this of ten it is a delight: the mark outweighs a word that is half a point further off. */
@@ -164,15 +165,25 @@ export function rightBy({ method }: Problem, here: Outlook): number {
 }
 
 /**
- * Settings that stood twice or more, every sound shot as wanted, and that are well believed in, or that were liked three times:
+ * Settings that stood twice or more, every sound shot as wanted, and that are well believed in, that read right two times of three, or that were liked three times:
  * to turn anything for the last tenths would be fiddling. Good enough is enough.
  */
 export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
   const sound = sameSettings.filter((pour) => pour.sound);
   if (isServedAgain(problem, sound)) return true;
+  if (isOddOneOut(problem, sound) && rightBy(problem, here) >= CLAIM_AT_LEAST) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
+}
+
+/** Two of three read right, the newest among them and one to serve, if it was marked: what was odd between them was noise. */
+function isOddOneOut(problem: Problem, sound: readonly Pour[]): boolean {
+  const newest = sound.at(-1);
+  if (newest === undefined || sound.length <= PATIENCE || !readsRight(problem, newest)) return false;
+  if (newest.taste?.overall != null && !isLiked(newest)) return false;
+  const right = sound.filter((pour) => readsRight(problem, pour));
+  return right.length >= TWO_OF_THREE * sound.length;
 }
 
 /**

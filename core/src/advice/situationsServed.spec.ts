@@ -27,6 +27,16 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => text.includes('the two disagree')),
   },
   {
+    name: 'right, one odd and fast, right again: that one was noise, and the grind stays',
+    ask: { ...strange, shots: [shot(30, cup(0, 0, 8)), shot(25, cup(-1, -0.5, 6)), shot(30.2, cup(0, 0, 8))] },
+    expect: does('dialled'),
+  },
+  {
+    name: 'the same with an even cup that nobody marked: never moved',
+    ask: { ...strange, shots: [shot(30, tasting(0)), shot(25, tasting(-1, -0.5)), shot(30.2, tasting(0))] },
+    expect: (a) => a.changed.length === 0,
+  },
+  {
     name: 'bitter by a point and marked six: that is mended',
     ask: { ...walk, shots: [shot(31.5, cup(1, 0.5, 6))] },
     expect: does('change'),
