@@ -9,10 +9,11 @@ import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
  * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at
  * least what it lacks more. A cup lacks what the tongue says plainly, or else what is believed. Dose with yield in ratio leaves the taste as it is and is no taste move.
  *
- * Where no single move leads nearer and these settings are not worth another shot, it takes two, and the first must lead away:
- * as little as can be, and mending what the cup lacks more.
+ * Where no single move leads nearer and these settings are not to be pulled again, the cup is mended by as little as can be: belief
+ * and tongue disagree, or it takes two moves, and the first must lead away.
  *
- * @returns the moves, and whether they lead nearer without leading anything the cup lacks further off
+ * @param mustMove whether another shot at these settings is not worth it, by belief or by what the tongue says
+ * @returns the moves, and whether they mend what the cup lacks more; nothing can at the end of every scale
  */
 export function sensibleMoves(
   problem: Problem,
@@ -26,7 +27,6 @@ export function sensibleMoves(
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   const harmless = nearer.filter(isHarmless);
   if (harmless.length > 0) return { choices: firstOf(harmless.filter(staysInside), harmless), mends: true };
-  // As little as can be of what mends: believed to overshoot, or to lead away first.
   const careful = mending.filter((choice) => isHarmless(choice) && !choice.move.coupled);
   const leastOf = (...lists: Choice[][]): Choice[] =>
     firstOf(...lists)
