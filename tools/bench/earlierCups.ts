@@ -1,8 +1,10 @@
 import { drawNormal, type Random, type TrueTaste } from '../../core/src/index';
 import { brewSettings, findRight, slopeAt, type Game } from './worlds';
 
-/** The barista is a stranger, or Olvet has seen some of this person's cups before. */
-export const TASTERS = ['strangers', 'known'] as const;
+/** The barista is a stranger, or Olvet has seen some of this person's cups before; or a stranger who marks everything lower. */
+export const TASTERS = ['strangers', 'known', 'strict'] as const;
+/** Points of ten by which a strict stranger marks lower. */
+export const STRICT_BY = 2;
 
 /** Four dial-ins of five cups, of other coffees that this person marks a little higher or lower at their best. */
 const EARLIER = { dialIns: 4, cups: 5, bestSd: 0.35 };

@@ -6,6 +6,7 @@ import {
   type AdviceRequest,
   type Random,
   type Settings,
+  type TrueTaste,
 } from '../../core/src/index';
 import { measuredShot } from '../../core/src/advice/advice.fixture';
 import { brewSettings, COMFORTABLE, isRight, timeOf, type Game } from './worlds';
@@ -88,6 +89,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     }
     shots.push({
       ...measuredShot(settings, pulled),
+      taste: markedLower(pulled.taste, game.strictness),
       timeSeconds,
       timer: game.target.timer,
       firstDripSeconds: n % 2 === 1 ? pulled.firstDripSeconds : null,
@@ -108,6 +110,12 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     expect = said.expect;
   }
   return result;
+}
+
+/** The same words from somebody who marks lower. */
+function markedLower(taste: TrueTaste, by: number): TrueTaste {
+  const lower = (mark: number): number => Math.max(0, mark - by);
+  return { ...taste, overall: lower(taste.overall), sweetness: lower(taste.sweetness) };
 }
 
 export function requestOf(game: Game, shots: Shot[]): AdviceRequest {

@@ -38,6 +38,8 @@ export interface Game {
   learned: LearnedSlope | null;
   /** How this barista marks, where earlier dial-ins told. */
   taster: LearnedTaster | null;
+  /** Points of ten by which this barista marks lower than the world's people do. */
+  strictness: number;
   /** Log standard deviation of the bed's drift from one shot to the next. */
   humiditySd: number;
   /** Share of a temperature change that has arrived by the next shot. */
@@ -164,6 +166,7 @@ function drawGame(random: Random, recipe: Recipe, physics: Physics, usual: Metho
     startGrind: 20,
     learned: null,
     taster: null,
+    strictness: 0,
     humiditySd: drawBetween(random, 0, 0.012),
     heatArrives: random() < 0.3 ? 0.6 : 1,
   };

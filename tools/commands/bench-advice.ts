@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { createRandom, findMethod, marksOf, METHOD_IDS } from '../../core/src/index';
-import { earlierCups, TASTERS } from '../bench/earlierCups';
+import { earlierCups, STRICT_BY, TASTERS } from '../bench/earlierCups';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
 import { COMFORTABLE, findRight, PHYSICS, scenarios, type Game } from '../bench/worlds';
@@ -49,7 +49,7 @@ export async function run(args: string[]): Promise<void> {
   ].filter(({ name }) => !values.policy || values.policy.includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
   process.stdout.write(
-    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}${tasters === 'known' ? ', tasters known' : ''}.\n`,
+    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}${tasters === 'strangers' ? '' : `, tasters ${tasters}`}.\n`,
   );
   for (const { name, draw } of scenarios(physics, usual)) {
     if (values.only && name !== values.only) continue;
@@ -60,6 +60,7 @@ export async function run(args: string[]): Promise<void> {
       if (tasters === 'known') {
         game.taster = marksOf(earlierCups(createRandom(`${values.seed}/${name}/${i}/earlier`), game));
       }
+      if (tasters === 'strict') game.strictness = STRICT_BY;
       games.push(game);
     }
     const rows = policies.map((policy) => {

@@ -23,7 +23,7 @@ export const CLAIM_AT_LEAST = 0.5;
 /** After the first shot of all only what is very likely right: another one is what a practised hand would pull. */
 const FIRST_CLAIM_AT_LEAST = 0.8;
 /** Unless it was right and liked three times: who calls that wrong doubts the belief, not the cups. */
-const LIKED_CLAIM_AT_LEAST = 0.25;
+const LIKED_CLAIM_AT_LEAST = 0.2;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
 const GOOD_ENOUGH = 0.75;
 /** Further beyond tolerance than noise alone puts a right cup, points; of several, by their root less. */
@@ -105,12 +105,14 @@ export function costOfClaim({ pours }: Problem, here: Outlook): number {
 export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   // One mark of ten alone does not say what of: it takes a second, or a word of the balance.
-  const marked = sound.filter(({ taste }) => taste?.overall != null);
+  const marked = sound.filter(({ marks }) => marks.overall !== null);
   const tasted = marked.length > 1 || sound.some(({ taste }) => taste?.balance != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
-  if (isToMend(problem, sound) || (sound.length <= PATIENCE && isCalledOff(problem, newest))) return false;
+  const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
+  if (!isPassable && isToMend(problem, sound)) return false;
+  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
@@ -129,8 +131,8 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
  * writes that card, whatever the odds.
  */
 function isCalledOff(problem: Problem, pour: Pour): boolean {
-  const mark = pour.taste?.overall ?? null;
-  if ((mark !== null && mark < PASSABLE) || isToMend(problem, [pour])) return true;
+  const mark = pour.marks.overall;
+  if (mark === null ? isToMend(problem, [pour]) : mark < PASSABLE) return true;
   if ((mark !== null && mark >= GLADLY) || isBright(problem, pour)) return false;
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
@@ -148,14 +150,14 @@ export function isToMend(problem: Problem, sound: readonly Pour[]): boolean {
 /** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */
 function isSpotless(problem: Problem, pour: Pour): boolean {
   const isOnTime = problem.method.timeIs === 'outcome' || isInTime(problem, pour, 0);
-  if (pour.taste?.overall != null && !isLiked(pour)) return false;
+  if (pour.marks.overall !== null && !isLiked(pour)) return false;
   return isOnTime && TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, SMALLEST_WORD));
 }
 
 /** The time is right, the cup was marked low, and nobody said whether sour or bitter, thin or heavy: no lever can be chosen by that. */
 export function isUnnamed(problem: Problem, { last, sameSettings }: Evidence): boolean {
   const isNamed = sameSettings.some(({ taste }) => taste?.balance != null || taste?.body != null);
-  if (isNamed || last.taste?.overall == null || isLiked(last)) return false;
+  if (isNamed || last.marks.overall === null || isLiked(last)) return false;
   return problem.method.timeIs === 'outcome' || isInTime(problem, last);
 }
 
@@ -181,7 +183,7 @@ export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here:
 function isOddOneOut(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);
   if (newest === undefined || sound.length <= PATIENCE || !readsRight(problem, newest)) return false;
-  if (newest.taste?.overall != null && !isLiked(newest)) return false;
+  if (newest.marks.overall !== null && !isLiked(newest)) return false;
   const right = sound.filter((pour) => readsRight(problem, pour));
   return right.length >= TWO_OF_THREE * sound.length;
 }
@@ -248,7 +250,7 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const { last } = evidence;
   const sound = evidence.sameSettings.filter((pour) => pour.sound);
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
-  const mark = last.taste?.overall ?? null;
+  const mark = last.marks.overall;
   const enough = isLeftAlone(problem, last) ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
   const strays = Math.max(ALIKE_SECONDS, PUCK_STRAYS * (last.timeSeconds ?? 0));
@@ -259,12 +261,12 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
 
 /** Marked like a cup one serves gladly, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
 export function isServedGladly(problem: Problem, pour: Pour): boolean {
-  return (pour.taste?.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour, forgivenTo(pour));
+  return (pour.marks.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour, forgivenTo(pour));
 }
 
 /** How far beyond tolerance a word is put down to the tongue. */
-function forgivenTo({ taste }: Pour): number {
-  return PLAINLY + ((taste?.overall ?? 0) >= DELIGHT.mark ? DELIGHT.points : 0);
+function forgivenTo({ marks }: Pour): number {
+  return PLAINLY + ((marks.overall ?? 0) >= DELIGHT.mark ? DELIGHT.points : 0);
 }
 
 /** Served each time, gladly the last time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
@@ -283,7 +285,7 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
  */
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
   if (isBright(problem, pour) || TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, 0))) return true;
-  const mark = pour.taste?.overall ?? DELIGHT.mark;
+  const mark = pour.marks.overall ?? DELIGHT.mark;
   const outweighsWord = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
   const mayLean = outweighsWord ? SMALLEST_WORD : 0;
   return (
@@ -292,8 +294,8 @@ function isLeftAlone(problem: Problem, pour: Pour): boolean {
 }
 
 /** A cup one would serve. */
-export function isLiked({ taste }: Pour): boolean {
-  return (taste?.overall ?? 0) >= LIKED;
+export function isLiked({ marks }: Pour): boolean {
+  return (marks.overall ?? 0) >= LIKED;
 }
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
@@ -304,9 +306,9 @@ export function readsRight(problem: Problem, pour: Pour, graceSeconds = GRACE_SE
 
 /** The acidity of a light roast is no fault where sweetness balances it: called sour, though not plainly, sweet, and gladly served. */
 export function isBright(problem: Problem, pour: Pour): boolean {
-  const { balance, sweetness, overall } = pour.taste ?? {};
+  const balance = pour.taste?.balance;
   if (balance == null || balance >= problem.request.target.balance) return false;
-  const isSweet = (sweetness ?? 0) >= SWEET && (overall ?? 0) >= GLADLY;
+  const isSweet = (pour.marks.sweetness ?? 0) >= SWEET && (pour.marks.overall ?? 0) >= GLADLY;
   const isPlain = plainMiss(problem, [pour], 'balance') !== 0;
   return isSweet && !isPlain && isWithin(problem, [pour], 'body') && BRIGHT_ROASTS.has(problem.request.coffee.roast);
 }

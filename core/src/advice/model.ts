@@ -236,6 +236,9 @@ export const SWEETNESS: LikingScale = {
   usualBest: 7.5,
 };
 
+export const LIKING = { overall: OVERALL, sweetness: SWEETNESS } as const;
+export type LikingScaleName = keyof typeof LIKING;
+
 interface Cup {
   balance: number;
   body: number;

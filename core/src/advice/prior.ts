@@ -1,8 +1,9 @@
 import type { Scale } from '../brew/snap';
 import { expectedCup } from './beans';
-import { frameOf, OVERALL, P, PARAMETERS, SWEETNESS, timeElasticity, type Frame, type LikingScale } from './model';
+import { markingFor, type Marking } from './marking';
+import { frameOf, LIKING, P, PARAMETERS, timeElasticity, type Frame, type LikingScale } from './model';
 import type { Problem } from './problem';
-import type { HandCheck, LearnedMarks } from './request';
+import type { HandCheck } from './request';
 
 /** Independent normal beliefs about the parameter vector before any shot. */
 export interface Prior {
@@ -64,36 +65,22 @@ export function priorFor(problem: Problem, origin: Origin = 'anywhere'): Prior {
   believe(P.logHeatToGrind, Math.log(USUAL.balance.heat / USUAL.balance.grind), 0.35);
   believe(P.bodyGrind, USUAL.body.grind, 1);
   believe(P.logBodyRatio, Math.log(USUAL.body.ratio), 0.5);
-  believeMarks(OVERALL, request.taster?.overall, cup.flatness, believe);
-  believeMarks(SWEETNESS, request.taster?.sweetness, cup.flatness, believe);
+  for (const scale of ['overall', 'sweetness'] as const) {
+    believeMarks(LIKING[scale], markingFor(scale, request.taster?.[scale], cup.flatness), believe);
+  }
   return { mean, sd };
 }
 
-/** Another coffee at its best is marked a little differently by the same person [assumed]. */
-const BETWEEN_COFFEES = { best: 0.35, logLoss: 0.15 };
-/** What a stranger's use of the scale leaves open. */
-const STRANGER = { best: 1, logLoss: 0.35 };
-
-/**
- * A cup as wanted is marked about 8, a point off balance costs about a point and a half. People use a scale of ten very
- * differently; believing otherwise of a stranger would call a mild marker's poor cup right.
- */
+/** A cup as wanted is marked about 8, a point off balance costs about a point and a half, until a person's own cups tell. */
 function believeMarks(
-  { atBest, atLogLoss, usualBest }: LikingScale,
-  learned: LearnedMarks | null | undefined,
-  flatness: number,
+  { atBest, atLogLoss }: LikingScale,
+  { best, loss }: Marking,
   believe: (index: number, at: number, spread: number) => void,
 ): void {
-  believe(atBest, usualBest - flatness, STRANGER.best);
-  believe(atLogLoss, Math.log(1.45), STRANGER.logLoss);
-  if (!learned) return;
-  const { best, loss } = learned;
-  // What is known no better than of a stranger is not known.
-  const bestSd = Math.hypot(best.sd, BETWEEN_COFFEES.best);
-  if (bestSd < STRANGER.best) believe(atBest, best.mean - flatness, bestSd);
+  believe(atBest, best.mean, best.sd);
+  // Mean and spread of a log-normal to those of its logarithm.
   const logVariance = Math.log1p((loss.sd / loss.mean) ** 2);
-  const logLossSd = Math.hypot(Math.sqrt(logVariance), BETWEEN_COFFEES.logLoss);
-  if (logLossSd < STRANGER.logLoss) believe(atLogLoss, Math.log(loss.mean) - logVariance / 2, logLossSd);
+  believe(atLogLoss, Math.log(loss.mean) - logVariance / 2, Math.sqrt(logVariance));
 }
 
 /**

@@ -5,8 +5,10 @@ import { foretellDose } from '../dose/timedDose';
 import type { Method } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from './answer';
-import { gasScatter } from './beans';
+import { expectedCup, gasScatter } from './beans';
 import { changesBetween } from './changes';
+import { asMostWouldMark, HARSH, markingFor, type MarkedCup } from './marking';
+import type { LikingScaleName } from './model';
 import type { AdviceShot, ValidAdviceRequest } from './request';
 
 /** A setting is right when its noise-free shot lies in the window or so little beside it. */
@@ -45,6 +47,8 @@ export interface Pour {
   /** Poured before the last shots at these very settings came out differently: what held then holds no longer. */
   stale: boolean;
   taste: NonNullable<AdviceShot['taste']> | null;
+  /** Its marks of ten as most people would have given them: this person may be strict or kind. */
+  marks: Record<LikingScaleName, number | null>;
 }
 
 /** What measuring by eye, and a fresh coffee's gas, add: as a share of the time, and on the balance and body scales. */
@@ -105,7 +109,7 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const basket = { ...request.basket, minGrams, maxGrams };
   const complete = { ...request, basket };
   const hand = handOf(request);
-  const pours = markStale(readPours({ ...complete, method }, start, hand));
+  const pours = readMarks(complete, markStale(readPours({ ...complete, method }, start, hand)));
   return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
 }
 
@@ -199,10 +203,36 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
       purged: cause !== 'not-purged' && (shot.purged ?? true),
       stale: false,
       taste: shot.taste ?? null,
+      marks: { overall: null, sweetness: null },
     };
     before = planned;
     return pour;
   });
+}
+
+/** Every mark read by all the others: by itself it cannot tell a strict tongue from a poor cup, so it has no say in its own reading. */
+function readMarks(request: ValidAdviceRequest, pours: Pour[]): Pour[] {
+  const { flatness } = expectedCup(request.coffee);
+  const readOn = (scale: LikingScaleName): (number | null)[] => {
+    const before = markingFor(scale, request.taster?.[scale], flatness);
+    const cups = pours.map((pour) => markedCup(request.target, pour, scale));
+    return pours.map(({ taste }, i) => {
+      const mark = taste?.[scale] ?? null;
+      if (mark === null) return null;
+      const others = cups.flatMap((cup, k) => (cup === null || k === i ? [] : [cup]));
+      return asMostWouldMark(scale, before, others, mark);
+    });
+  };
+  const overall = readOn('overall');
+  const sweetness = readOn('sweetness');
+  return pours.map((pour, i) => ({ ...pour, marks: { overall: overall[i]!, sweetness: sweetness[i]! } }));
+}
+
+/** A cup that tells how its taster marks; null where it was not placed on the scales and marked, or was harsh. */
+function markedCup(target: ValidAdviceRequest['target'], pour: Pour, scale: LikingScaleName): MarkedCup | null {
+  const { balance, body, dryness, [scale]: mark } = pour.taste ?? {};
+  if (!pour.sound || balance == null || mark == null || (dryness ?? 0) >= HARSH) return null;
+  return { off: balance - target.balance, thick: (body ?? target.body) - target.body, mark };
 }
 
 /** Seen or found, as against tasted. */

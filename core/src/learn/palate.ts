@@ -1,5 +1,6 @@
+import { HARSH } from '../advice/marking';
 import type { LearnedTaster } from '../advice/request';
-import { FEWEST_TASTINGS, HARSH, marksOf, type Marked } from './marks';
+import { FEWEST_TASTINGS, marksOf, type Marked } from './marks';
 
 /** Where on the balance and body scales one person likes a cup best. */
 export interface Palate {
