@@ -42,8 +42,9 @@ const PASSABLE = 6.5;
 const SMALLEST_WORD = 0.5;
 /** A person's own target is not in halves. */
 const ROUNDING = 0.1;
-/** Share of the cups at the same settings. */
+/** Share of the cups at the same settings that must be ones to serve. */
 const MOSTLY = 0.75;
+/** The same where two cups read right and one between them was odd. */
 const TWO_OF_THREE = 2 / 3;
 /** Marked this of ten a cup is gladly served. */
 const GLADLY = 8;
@@ -103,7 +104,7 @@ export function costOfClaim({ pours }: Problem, here: Outlook): number {
 
 /** Evidence for window and taste must both be there, and both from a shot that was not spoilt. */
 export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const { sound } = evidence;
   // One mark of ten alone does not say what of: it takes a second, or a word of the balance.
   const marked = sound.filter(({ marks }) => marks.overall !== null);
   const tasted = marked.length > 1 || sound.some(({ taste }) => taste?.balance != null);
@@ -167,11 +168,10 @@ export function rightBy({ method }: Problem, here: Outlook): number {
 }
 
 /**
- * Settings that stood twice or more, every sound shot as wanted, and that are well believed in, that read right two times of three, or that were liked three times:
- * to turn anything for the last tenths would be fiddling. Good enough is enough.
+ * Settings that stood twice or more, every sound shot as wanted, and that are well believed in; or that read right two times of
+ * three, or were liked three times: to turn anything for the last tenths would be fiddling. Good enough is enough.
  */
-export function isGoodEnough(problem: Problem, { sameSettings }: Evidence, here: Outlook): boolean {
-  const sound = sameSettings.filter((pour) => pour.sound);
+export function isGoodEnough(problem: Problem, { sound }: Evidence, here: Outlook): boolean {
   if (isServedAgain(problem, sound)) return true;
   if (isOddOneOut(problem, sound) && rightBy(problem, here) >= CLAIM_AT_LEAST) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
@@ -247,8 +247,7 @@ export function tastesBothWays(problem: Problem, pours: readonly Pour[]): boolea
  * Confirm with one more shot: settings that just poured and tasted right are pulled again, not moved, until they stood twice.
  */
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const { last } = evidence;
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const { last, sound } = evidence;
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   const mark = last.marks.overall;
   const enough = isLeftAlone(problem, last) ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;

@@ -127,8 +127,7 @@ export function decide(problem: Problem, seed: string): Decision {
 /** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */
 function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   if (evidence.isOddAfterSeries) return true;
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
-  if (isServedAgain(problem, sound)) return false;
+  if (isServedAgain(problem, evidence.sound)) return false;
   const atLeast = evidence.sameSettings.length < 2 ? WORTH_ANOTHER : WINDOW_DOUBT;
   return isSurprising(evidence) && here.windowShare >= atLeast;
 }
@@ -155,8 +154,7 @@ function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: 
 }
 
 /** A cup that read right is not left for settings that promise hardly more than these do; one that was liked, not the third time either. */
-function promisesMost(problem: Problem, { sameSettings, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
-  const sound = sameSettings.filter((pour) => pour.sound);
+function promisesMost(problem: Problem, { sound, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
   if (!last.sound || !readsRight(problem, last) || (sound.length >= PATIENCE && !isLiked(last))) return false;
   return ranked.every(({ outlook }) => outlook.goodShare <= still.outlook.goodShare + WORTH_LEAVING);
 }

@@ -44,6 +44,8 @@ export interface Evidence {
   strayed: 'doseGrams' | 'yieldGrams' | null;
   /** Shots at the last settings, the last one included, that still hold. */
   sameSettings: Pour[];
+  /** Those of them that were not spoilt: they tell of the settings. */
+  sound: Pour[];
   /** Levers turned to and fro at least twice. */
   circling: Lever[];
 }
@@ -67,6 +69,7 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
     isOddAfterSeries: isOddAfterSeries(problem, last, sameSettings),
     strayed: strayedBy(last),
     sameSettings,
+    sound: sameSettings.filter(({ sound }) => sound),
     circling: circlingLevers(problem),
   };
 }

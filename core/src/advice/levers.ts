@@ -207,8 +207,7 @@ function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: boolean,
 }
 
 /** A little sour beside thin, or a little bitter beside heavy: there the grind mends both instead of spoiling the balance. */
-function leansOneWay(problem: Problem, { sameSettings }: Evidence): boolean {
-  const sound = sameSettings.filter((pour) => pour.sound);
+function leansOneWay(problem: Problem, { sound }: Evidence): boolean {
   const balance = tastedMiss(problem, sound, 'balance') ?? 0;
   const body = tastedMiss(problem, sound, 'body') ?? 0;
   return Math.sign(balance) === Math.sign(body) && Math.abs(balance) >= LEANING * problem.method.tolerance.balance;
@@ -216,7 +215,7 @@ function leansOneWay(problem: Problem, { sameSettings }: Evidence): boolean {
 
 /** The tongue says so plainly, whatever roast and origin made one expect of the balance. */
 function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const { sound } = evidence;
   return (plainMiss(problem, sound, 'body') !== 0 || isToMend(problem, sound)) && tastesBalanced(problem, evidence);
 }
 
@@ -234,8 +233,7 @@ function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever, balanceOrd
 }
 
 /** Called even by the tongue, taking the cups at these settings together; a tenth is for a person's own target. */
-function tastesBalanced(problem: Problem, { sameSettings }: Evidence): boolean {
-  const sound = sameSettings.filter((pour) => pour.sound);
+function tastesBalanced(problem: Problem, { sound }: Evidence): boolean {
   const balance = tastedMiss(problem, sound, 'balance');
   return balance !== null && Math.abs(balance) <= problem.method.tolerance.balance + 0.1;
 }

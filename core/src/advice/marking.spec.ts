@@ -115,6 +115,18 @@ describe('the advice to a strict tongue', () => {
     expect(advice.action).toBe('dialled');
   });
 
+  it('says that a mark is high for this tongue where that weighs against a word', () => {
+    const oneCup = request([[14, 31.5, cup(1, 0.5, 8)]], {
+      target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
+      taster: { overall: learned(6.3) },
+    });
+    const advice = answer(oneCup) as Advice;
+    expect(advice.action).toBe('repeat');
+    expect(advice.why.map(({ text }) => text).join(' ')).toContain(
+      'Marked 8 of 10, high for this tongue, and yet called off by a little: the two disagree',
+    );
+  });
+
   it('knows a cup to serve by how this person marked before', () => {
     const asked = (taster: object | null): string =>
       (

@@ -6,7 +6,7 @@ import { isEarly, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Outlook, Particles } from './particles';
-import type { Pour, Problem } from './problem';
+import type { Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 
@@ -51,7 +51,7 @@ export function rank(
   const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const toMend = isToMend(problem, soundOf(evidence));
+  const toMend = isToMend(problem, evidence.sound);
   const { choices: sensible, mends } = isTasteMove
     ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
     : { choices: candidates, mends: false };
@@ -102,15 +102,11 @@ function surestFirst(choices: Priced[]): Priced[] {
   return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
 }
 
-function soundOf({ sameSettings }: Evidence): Pour[] {
-  return sameSettings.filter((pour) => pour.sound);
-}
-
 /** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
 function isWorthRepeating(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const { taste } = evidence.last;
   if (taste?.balance == null && taste?.overall == null) return true;
-  const sound = soundOf(evidence);
+  const sound = evidence.sound;
   if (tastesPlainlyOff(problem, sound)) return false;
   const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
   return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);

@@ -4,7 +4,7 @@ import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from '.
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
-import { isInTime, type Problem } from './problem';
+import { isInTime, type Pour, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
@@ -31,9 +31,18 @@ export function reasonsFor(
   ];
 }
 
+/** Marked like a cup that most people would mark higher. */
+function isHighForTaster({ taste, marks }: Pour): boolean {
+  return taste?.overall != null && (marks.overall ?? 0) > taste.overall;
+}
+
 /** Why these settings are pulled once more, or kept. */
-function standingReasons(problem: Problem, { stage, here }: Decision, { sameSettings, last }: Evidence): Reason[] {
-  const n = sameSettings.filter(({ sound }) => sound).length;
+function standingReasons(
+  problem: Problem,
+  { stage, here }: Decision,
+  { sameSettings, sound, last }: Evidence,
+): Reason[] {
+  const n = sound.length;
   const odds = oddsInWords(rightBy(problem, here));
   if (
     stage === 'confirm' &&
@@ -60,7 +69,7 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
     return [
       {
         code: 'confirm',
-        text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10 and yet called off by a little: the two disagree, and a cup one serves gladly is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
+        text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10${isHighForTaster(last) ? ', high for this tongue,' : ''} and yet called off by a little: the two disagree, and a cup one serves gladly is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
       },
     ];
   }
@@ -75,7 +84,7 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sameSett
   }
   if (stage !== 'dialled') return [];
   if (rightBy(problem, here) < CLAIM_AT_LEAST) {
-    const served = sameSettings.filter((pour) => pour.sound && isServed(problem, pour)).length;
+    const served = sound.filter((pour) => isServed(problem, pour)).length;
     const text = `${n} cups at these settings, and ${served === n ? 'each one' : `${served} of them`} you would serve: good enough is enough, though it is only ${odds} that they are right to the last tenth. Write the card.`;
     return [{ code: 'dialled', text }];
   }

@@ -58,7 +58,7 @@ interface Menders {
 
 function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Menders {
   const believed = lackOf(problem, here);
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const { sound } = evidence;
   const tasted = (scale: TasteScale): number | null => {
     const miss = tastedMiss(problem, sound, scale);
     return miss === null ? null : miss / problem.method.tolerance[scale];

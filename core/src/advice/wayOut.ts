@@ -39,7 +39,7 @@ export function wayOut({ problem, evidence, posterior, still, planned, open }: W
   // What would mend the taste leads a time that is out already further out, or leaves it there.
   const back = timeFirst(problem, evidence);
   if (back === null) return first;
-  const sound = evidence.sameSettings.filter((pour) => pour.sound);
+  const { sound } = evidence;
   const mayStay = rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, sound);
   const plan = { ...back, mayStay };
   const isTorn = mayStay && sound.length === 1;
