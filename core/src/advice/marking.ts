@@ -28,6 +28,8 @@ const STRANGERS_BEST_SD = 1.2;
 const BETWEEN_COFFEES = { best: 0.35, lossShare: 0.15 };
 /** Of so many other cups, and of so much less than expected, a strict tongue is known. */
 const STRICT = { cups: 2, lessBy: 0.5 };
+/** So far may the other cups lift a mark: a delight is said, not worked out. */
+const GLAD_AT_MOST = 8.5;
 /** Nodes and weights of Gauss–Hermite quadrature of order 5 for a standard normal. */
 const NODES = [
   [-2.85697, 0.011257],
@@ -121,7 +123,7 @@ export function asMostWouldMark(
   const known = mark + inHalves(asUsual(before) - mark);
   const isTold = others.length >= STRICT.cups;
   const stricter = isTold ? inHalves(asUsual(fitMarking(scale, others, before)) - known - STRICT.lessBy) : 0;
-  return Math.min(10, Math.max(0, known + Math.max(0, stricter)));
+  return Math.min(10, Math.max(0, known, Math.min(GLAD_AT_MOST, known + Math.max(0, stricter))));
 }
 
 function inHalves(value: number): number {
