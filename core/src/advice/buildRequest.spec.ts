@@ -87,6 +87,28 @@ describe('building the request of a dial-in', () => {
     expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1' });
   });
 
+  it('passes on what was said and where those who said it like a cup best, on the mean', () => {
+    const palates = [
+      { person: 'Ines', balance: 0.6, body: 0 },
+      { person: 'Mads', balance: -0.2, body: 0.4 },
+    ];
+    const said = (person: string | null, balance: number | null, body: number | null = null) => ({
+      person,
+      balance,
+      body,
+    });
+    expect(combineTastings([said('Ines', 0.5, 1)], palates)).toMatchObject({
+      balance: 0.5,
+      body: 1,
+      likes: { balance: 0.6, body: 0 },
+    });
+    const both = combineTastings([said('Ines', 0.5), said('Mads', -0.5, 1)], palates)!;
+    expect(both).toMatchObject({ balance: 0, body: 1, likes: { body: 0.4 } });
+    expect(both.likes!.balance).toBeCloseTo(0.2, 9);
+    // Who placed nothing on a scale has no say in where it is counted from, nor has a stranger.
+    expect(combineTastings([said('Ines', null), said('Guest', 0.5)], palates)).not.toHaveProperty('likes');
+  });
+
   it('says untasted rather than even when nobody tasted', () => {
     expect(combineTastings([])).toBeNull();
   });

@@ -193,26 +193,29 @@ function markedBy(verdict: 'sink' | 'serve' | null | undefined, taste: AdviceSho
 }
 
 /**
- * Several tongues on one shot: the mean of what each scale was given, null when nobody tasted. With palates, a person's
- * balance and body are counted from where that person likes them best.
+ * Several tongues on one shot: the mean of what each scale was given, null when nobody tasted. With palates, it also says where those
+ * who tasted like balance and body best, on the mean.
  */
 export function combineTastings(
   tastings: readonly TastingLike[],
   palates: readonly PalateLike[] = [],
 ): AdviceShot['taste'] {
   if (tastings.length === 0) return null;
-  const mean = (axis: Exclude<keyof TastingLike, 'person'>, own?: 'balance' | 'body'): number | null => {
-    const values = tastings.flatMap((tasting) => {
-      const value = tasting[axis];
-      if (value == null) return [];
-      const palate = own && tasting.person ? palates.find(({ person }) => person === tasting.person) : undefined;
-      return [palate ? Math.min(3, Math.max(-3, value - palate[own!])) : value];
-    });
-    return values.length === 0 ? null : values.reduce((sum, v) => sum + v, 0) / values.length;
+  const meanOf = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const mean = (axis: Exclude<keyof TastingLike, 'person'>): number | null => {
+    const values = tastings.flatMap((tasting) => tasting[axis] ?? []);
+    return values.length === 0 ? null : meanOf(values);
   };
+  const likedAt = (axis: 'balance' | 'body'): number => {
+    const placed = tastings.filter((tasting) => tasting[axis] != null);
+    if (placed.length === 0) return 0;
+    return meanOf(placed.map((tasting) => palates.find(({ person }) => person === tasting.person)?.[axis] ?? 0));
+  };
+  const likes = { balance: likedAt('balance'), body: likedAt('body') };
   return {
-    balance: mean('balance', 'balance'),
-    body: mean('body', 'body'),
+    balance: mean('balance'),
+    body: mean('body'),
+    ...(likes.balance !== 0 || likes.body !== 0 ? { likes } : {}),
     dryness: mean('dryness'),
     sweetness: mean('sweetness'),
     overall: mean('overall'),

@@ -145,3 +145,28 @@ describe('the advice to a strict tongue', () => {
     expect(asked(null)).not.toBe('dialled');
   });
 });
+
+describe('the advice to one who likes a cup off the middle', () => {
+  const said = (balance: number, likes: number | null, body = 0) =>
+    everydayShot({
+      timeSeconds: 28.5,
+      taste: { balance, body, dryness: 0, ...(likes === null ? {} : { likes: { balance: likes, body: 0 } }) },
+    });
+  const ask = (shot: ReturnType<typeof said>) => {
+    const request = everydayRequest({ shots: [shot] });
+    const { text } = (answer(request) as Advice).why.find(({ text }) => text.startsWith('It tasted'))!;
+    return { text, pour: readProblem(adviceRequestSchema.parse(request)).pours[0]! };
+  };
+
+  it('counts what was said from there, and stays on the scale', () => {
+    expect(ask(said(0.5, 0.5)).pour).toMatchObject({ taste: { balance: 0 }, said: { balance: 0.5 } });
+    expect(ask(said(-3, 0.6)).pour.taste!.balance).toBe(-3);
+    expect(ask(said(0.5, null)).pour.taste!.balance).toBe(0.5);
+  });
+
+  it('tells the word that was said, and what it is to this taste where that is another', () => {
+    expect(ask(said(-0.5, 0.6)).text).toMatch(/^It tasted a bit sour, sour to this taste/);
+    expect(ask(said(0.5, 0.5)).text).toBe('It tasted a bit bitter, even to this taste.');
+    expect(ask(said(-1.5, 0.2)).text).toMatch(/^It tasted sour: /);
+  });
+});

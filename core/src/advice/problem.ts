@@ -46,7 +46,10 @@ export interface Pour {
   purged: boolean;
   /** Poured before the last shots at these very settings came out differently: what held then holds no longer. */
   stale: boolean;
+  /** Balance and body counted from where those who tasted like them best, on the scales where 0 is just right. */
   taste: NonNullable<AdviceShot['taste']> | null;
+  /** The same as they said it. */
+  said: NonNullable<AdviceShot['taste']> | null;
   /** Its marks of ten as most people would have given them: this person may be strict or kind. */
   marks: Record<LikingScaleName, number | null>;
 }
@@ -185,7 +188,8 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
     const cause = shot.cause ?? null;
     const clock = readClock(request, shot, method.leadSeconds);
     const isShort = method.timeIs === 'target' && isTooShort(request, clock.timeSeconds);
-    const isMuddled = tastesMuddled(request, shot, isShort);
+    const taste = shot.taste ? countedFromLikes(shot.taste) : null;
+    const isMuddled = tastesMuddled(request, taste, isShort);
     const channelled = isMuddled || sawChannel({ cause, seen });
     const pour: Pour = {
       planned,
@@ -202,12 +206,22 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
       previousGrind: index === 0 ? measured.grind : before.grind,
       purged: cause !== 'not-purged' && (shot.purged ?? true),
       stale: false,
-      taste: shot.taste ?? null,
+      taste,
+      said: shot.taste ?? null,
       marks: { overall: null, sweetness: null },
     };
     before = planned;
     return pour;
   });
+}
+
+/** What one person calls a bit bitter is just right for another. */
+function countedFromLikes(said: NonNullable<AdviceShot['taste']>): NonNullable<AdviceShot['taste']> {
+  const { balance, body, likes } = said;
+  if (!likes) return said;
+  const count = (value: number | null | undefined, from: number): number | null =>
+    value == null ? null : clamp(value - from, -3, 3);
+  return { ...said, balance: count(balance, likes.balance), body: count(body, likes.body) };
 }
 
 /** Every mark read by all the others: by itself it cannot tell a strict tongue from a poor cup, so it has no say in its own reading. */
@@ -241,7 +255,7 @@ export function sawChannel({ cause, seen }: Pick<Pour, 'cause' | 'seen'>): boole
 }
 
 /** Harsh and sour, harsh though not bitter, or harsh though the water had no time to draw out too much. */
-function tastesMuddled({ target }: ValidAdviceRequest, { taste }: AdviceShot, isShort: boolean): boolean {
+function tastesMuddled({ target }: ValidAdviceRequest, taste: Pour['taste'], isShort: boolean): boolean {
   if (taste?.balance == null || taste.dryness == null) return false;
   const off = taste.balance - target.balance;
   return taste.dryness >= DRY && (off <= 0.5 || isShort);

@@ -50,6 +50,8 @@ export const learnedTasterSchema = z.object({
 const tasteSchema = z.object({
   balance: maybe(-3, 3),
   body: maybe(-3, 3),
+  /** Where those who tasted like balance and body best, by their earlier cups: what they say is counted from there. */
+  likes: z.object({ balance: z.number().min(-3).max(3), body: z.number().min(-3).max(3) }).nullish(),
   dryness: maybe(0, 3),
   sweetness: maybe(0, 10),
   overall: maybe(0, 10),

@@ -69,20 +69,27 @@ function signReasons({ seen }: Pour): Reason[] {
 /** What the last cup tasted of, and what the move at hand does about it. */
 function cupReasons(problem: Problem, decision: Decision): Reason[] {
   const { target } = problem.request;
-  const { balance, body } = decision.evidence!.last.taste!;
+  const { taste, said } = decision.evidence!.last;
+  const { balance, body } = taste!;
   const reasons: Reason[] = [];
   if (balance != null) {
     const off = balance - target.balance;
     const way = Math.abs(off) > TELLS ? balanceRemedy(problem, decision, off < 0) : '';
     const code = off < -TELLS ? 'sour' : off > TELLS ? 'bitter' : 'balanced';
-    reasons.push({ code, text: `It tasted ${balanceWord(balance)}${way}.` });
+    reasons.push({ code, text: `It tasted ${forTaster(balanceWord, said!.balance!, balance)}${way}.` });
   }
   if (body != null && Math.abs(body - target.body) > TELLS) {
     const isThin = body < target.body;
-    const text = `The body was ${bodyWord(body)}${bodyRemedy(decision, isThin)}.`;
+    const text = `The body was ${forTaster(bodyWord, said!.body!, body)}${bodyRemedy(decision, isThin)}.`;
     reasons.push({ code: isThin ? 'thin' : 'heavy', text });
   }
   return reasons;
+}
+
+/** The word as it was said, and what it is to somebody who likes a cup elsewhere on the scale. */
+function forTaster(wordOf: (value: number) => string, said: number, counted: number): string {
+  const word = wordOf(said);
+  return word === wordOf(counted) ? word : `${word}, ${wordOf(counted)} to this taste`;
 }
 
 /** What the cup asks for is said only beside a move that gives it: beside "the same again" it would contradict itself. */

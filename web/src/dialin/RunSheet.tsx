@@ -140,7 +140,11 @@ export function RunSheet(props: RunSheetProps) {
           <tr>
             <th scope="row">taste</th>
             {shots.map((shot) => (
-              <TasteCell key={shot.id} taste={combineTastings(shot.tastings) ?? null} wanted={run.target} />
+              <TasteCell
+                key={shot.id}
+                taste={combineTastings(shot.tastings, sheet.palates) ?? null}
+                wanted={run.target}
+              />
             ))}
             {ghost && <GhostTaste expect={expect} wanted={run.target} />}
           </tr>

@@ -12,6 +12,8 @@ interface Taste {
   balance?: number | null;
   body?: number | null;
   dryness?: number | null;
+  /** Where those who tasted like a cup best: a mark is set against that, the words stay as they were said. */
+  likes?: Wanted | null;
 }
 
 const NEAR = 0.5;
@@ -24,7 +26,7 @@ function sideOfBalance(balance: number, wanted: Wanted): Side {
 export function TasteCell({ taste, wanted }: { taste: Taste | null; wanted: Wanted }) {
   if (!taste || (taste.balance == null && taste.body == null)) return <td className="quiet">not tasted</td>;
   const balance = taste.balance ?? 0;
-  const side = sideOfBalance(balance, wanted);
+  const side = sideOfBalance(balance - (taste.likes?.balance ?? 0), wanted);
   const body = taste.body == null ? null : bodyWord(taste.body);
   const words = [balanceWord(balance), body, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter(
     (word) => word && word !== 'full',

@@ -157,6 +157,21 @@ describe('cells of the run sheet', () => {
     expect(screen.getByText('as wanted 2 in 3')).toBeInTheDocument();
   });
 
+  it('mark a taste from where its taster likes a cup best, and leave the words as they were said', () => {
+    const markOf = (likes: { balance: number; body: number } | null) => {
+      const { container, unmount } = inRow(
+        <TasteCell taste={{ balance: 0.5, likes }} wanted={{ balance: 0, body: 0 }} />,
+      );
+      expect(screen.getByText('a bit bitter')).toBeInTheDocument();
+      const isRound = container.querySelector('circle') !== null;
+      unmount();
+      return isRound;
+    };
+    expect(markOf(null)).toBe(true);
+    expect(markOf({ balance: 0.6, body: 0 })).toBe(true);
+    expect(markOf({ balance: -0.4, body: 0 })).toBe(false);
+  });
+
   it('say what was seen and where', () => {
     const shot = shotView('a', { seen: [{ sign: 'spurts', clock: 2 }], purged: false });
     inRow(<SeenCell shot={shot} />);
