@@ -50,6 +50,26 @@ it('plays the asked-for method wherever a scenario has none of its own', () => {
   });
 });
 
+it('lets a strict taster mark lower, and say the same words', () => {
+  const [game] = gamesOf('held-out', 'known grinder', 1) as [Game];
+  const cupOf = (strictness: number) => {
+    const seen: Parameters<ReturnType<Policy['start']>>[0] = [];
+    const listen: Policy = {
+      name: 'listen',
+      start: () => (shots) => {
+        seen.push(shots[0]!);
+        return { claim: true };
+      },
+    };
+    play({ ...game, strictness }, listen, hand());
+    return seen[0]!.taste!;
+  };
+  const usual = cupOf(0);
+  const lower = (mark: number | null | undefined) => Math.max(0, mark! - 2);
+  expect(cupOf(2)).toEqual({ ...usual, overall: lower(usual.overall), sweetness: lower(usual.sweetness) });
+  expect(cupOf(20)).toMatchObject({ overall: 0, sweetness: 0, balance: usual.balance });
+});
+
 everyPhysics('worlds of %s physics', (physics) => {
   const [game] = gamesOf(physics, 'known grinder', 1) as [Game];
   const right = findRight(game, COMFORTABLE)!;
