@@ -38,6 +38,8 @@ const LIKED = 7;
 const ALIKE_SECONDS = 2;
 /** Marked below this of ten a cup lacks something, though no word says what. */
 const PASSABLE = 6.5;
+/** Two words for the same cup are hardly ever this far apart: 2.4 times the noise of ±0.44 of both, points. */
+const FAR_APART = 1.5;
 /** The smallest step of a tongue, points. */
 const SMALLEST_WORD = 0.5;
 /** A person's own target is not in halves. */
@@ -111,6 +113,8 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  // Odd the one way and the other is right on the mean, and yet none of them was a cup to keep.
+  if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
   if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
@@ -235,12 +239,21 @@ export function tastesPlainlyOff(problem: Problem, pours: readonly Pour[], noise
   return TASTE_SCALES.some((scale) => plainMiss(problem, pours, scale, noise) !== 0);
 }
 
-/** One cup plainly sour and the other plainly bitter, or thin and heavy, at the same settings: only another can tell. */
+/**
+ * The two last cups at the same settings contradict each other: one plainly sour and the other plainly bitter, or thin and heavy; or,
+ * where there are no others, one as wanted and the other further from it than noise puts two cups apart. Only another can tell.
+ */
 export function tastesBothWays(problem: Problem, pours: readonly Pour[]): boolean {
   return TASTE_SCALES.some((scale) => {
     const sides = pours.slice(-2).map((pour) => Math.sign(plainMiss(problem, [pour], scale)));
-    return sides.includes(1) && sides.includes(-1);
+    return (sides.includes(1) && sides.includes(-1)) || isOneOfTwoOdd(problem, pours, scale);
   });
+}
+
+function isOneOfTwoOdd(problem: Problem, pours: readonly Pour[], scale: TasteScale): boolean {
+  const [one, other, ...more] = pours.flatMap((pour) => tastedMiss(problem, [pour], scale) ?? []);
+  if (one === undefined || other === undefined || more.length > 0) return false;
+  return Math.abs(one - other) >= FAR_APART && Math.min(Math.abs(one), Math.abs(other)) <= SMALLEST_WORD;
 }
 
 /**
@@ -322,7 +335,7 @@ function isOff(problem: Problem, pours: readonly Pour[], scale: TasteScale): boo
   return Math.abs(tastedMiss(problem, pours, scale) ?? 0) > problem.method.tolerance[scale];
 }
 
-function isWithin(
+export function isWithin(
   problem: Problem,
   pours: readonly Pour[],
   scale: TasteScale,

@@ -3,6 +3,7 @@ import { aimedAtWindow } from './aim';
 import type { Action } from './answer';
 import type { Choice } from './choice';
 import {
+  CLAIM_AT_LEAST,
   costOfClaim,
   isGoodEnough,
   isLiked,
@@ -14,10 +15,12 @@ import {
   mustPrepare,
   PATIENCE,
   readsRight,
+  rightBy,
+  tastesBothWays,
 } from './claim';
 import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, leversToTry, type Plan } from './levers';
+import { isSlower, leversToTry, type Plan, type PlanStage } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
@@ -46,6 +49,7 @@ export type Stage =
   | 'strayed'
   | 'no-effect'
   | 'confirm'
+  | 'contradicted'
   | 'dialled'
   | 'stuck';
 
@@ -102,26 +106,40 @@ export function decide(problem: Problem, seed: string): Decision {
   if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
   const isUnspoilt = !isTight && !evidence.last.channelled;
   if (isUnspoilt && isOdd(problem, evidence, still.outlook)) return stay('repeat', 'surprise');
+  const legal = (plan: Plan): Choice[] => {
+    const moves = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
+    return moves.filter((choice) => isSound(problem, still, choice, plan));
+  };
   const open = (plan: Plan): Choice[] => {
-    const legal = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
-    const sound = legal.filter((choice) => isSound(problem, still, choice, plan));
-    const near = withoutSwings(problem, plan.stage, from, sound);
+    const near = withoutSwings(problem, plan.stage, from, legal(plan));
     return plan.stage === 'window' ? aimedAtWindow(problem, near) : near;
   };
   const planned = leversToTry(problem, evidence, posterior, particles, still.outlook);
-  const { plan, candidates, isTorn } = wayOut({ problem, evidence, posterior, still, planned, open });
+  const { plan, candidates, torn } = wayOut({ problem, evidence, posterior, still, planned, legal, open });
   const { stage, blocked } = plan;
   const { standing, ranked, passedOver } = rank(problem, evidence, mixture, particles, still, candidates, plan);
   const isKept =
-    isTorn || isToConfirm(problem, evidence, still.outlook) || promisesMost(problem, evidence, still, ranked);
+    torn !== null ||
+    isContradicted(problem, evidence, still.outlook, stage) ||
+    isToConfirm(problem, evidence, still.outlook) ||
+    promisesMost(problem, evidence, still, ranked);
   const chosen = isKept ? standing : ranked[0]!;
   // A claim is weighed against what would be done instead: the dearer that is, the sooner the card is written.
   const isDone =
     costOfClaim(problem, still.outlook) <= chosen.prices.toGo || isGoodEnough(problem, evidence, still.outlook);
   if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
   const others = pickOthers(chosen, [...ranked, ...passedOver]);
-  if (chosen === standing) return { ...base, blocked, action: 'repeat', stage: 'confirm', chosen, others };
+  if (chosen === standing) {
+    const why = torn === 'by two cups' ? 'contradicted' : 'confirm';
+    return { ...base, blocked, action: 'repeat', stage: why, chosen, others };
+  }
   return { ...base, blocked, action: 'change', stage, chosen, others, passedOver };
+}
+
+/** Of two cups at these settings one was odd, and they are as likely right as not: neither cup is acted on before a third. */
+function isContradicted(problem: Problem, { sound, last }: Evidence, here: Outlook, stage: PlanStage): boolean {
+  if ((stage !== 'taste' && stage !== 'stuck') || !last.sound || sound.length !== PATIENCE) return false;
+  return rightBy(problem, here) >= CLAIM_AT_LEAST && tastesBothWays(problem, sound);
 }
 
 /** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */

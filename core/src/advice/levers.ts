@@ -1,6 +1,15 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
-import { isToMend, isTooTight, plainMiss, tastedMiss, tastesPlainlyOff, tastesRight, type TasteScale } from './claim';
+import {
+  isToMend,
+  isTooTight,
+  isWithin,
+  plainMiss,
+  tastedMiss,
+  tastesPlainlyOff,
+  tastesRight,
+  type TasteScale,
+} from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { isCoarser, movesOf } from './moves';
@@ -71,7 +80,8 @@ export function leversToTry(
   const balanceOff = Math.abs(lack.balance);
   const bodyOff = Math.abs(lack.body);
   const grindMends = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
-  const bodyAlone = ((bodyOff > 1 && balanceOff < 0.75) || tastesOffInBodyAlone(problem, evidence)) && !grindMends;
+  const isBodyBelieved = bodyOff > 1 && balanceOff < 0.75 && !tastesUnbalanced(problem, evidence);
+  const bodyAlone = (isBodyBelieved || tastesOffInBodyAlone(problem, evidence)) && !grindMends;
   const schooled = orderFor(method, lack.balance);
   const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
     isTurnOf(problem, evidence, lever, schooled.balanceOrder),
@@ -232,10 +242,14 @@ function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever, balanceOrd
   return balanceOrder.slice(0, place).some((before) => wasMoved(problem, before));
 }
 
-/** Called even by the tongue, taking the cups at these settings together; a tenth is for a person's own target. */
+/** Called even by the tongue, taking the cups at these settings together. */
 function tastesBalanced(problem: Problem, { sound }: Evidence): boolean {
-  const balance = tastedMiss(problem, sound, 'balance');
-  return balance !== null && Math.abs(balance) <= problem.method.tolerance.balance + 0.1;
+  return tastedMiss(problem, sound, 'balance') !== null && isWithin(problem, sound, 'balance');
+}
+
+/** Called sour or bitter by the tongue, whatever is believed. */
+function tastesUnbalanced(problem: Problem, { sound }: Evidence): boolean {
+  return !isWithin(problem, sound, 'balance');
 }
 
 function wasMoved(problem: Problem, lever: Lever, isFrom: (pour: Pour) => boolean = () => true): boolean {

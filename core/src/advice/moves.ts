@@ -3,6 +3,7 @@ import type { Lever } from '../method/Method';
 import { SETTING_OF, type Change, type Settings } from './answer';
 import { slopeOf, type Posterior } from './infer';
 import type { Problem } from './problem';
+import { changesBetween } from './changes';
 
 export interface Move {
   settings: Settings;
@@ -30,7 +31,7 @@ export function movesOf(problem: Problem, posterior: Posterior, from: Settings, 
     case 'grind':
       return grindMoves(problem, posterior, from);
     case 'yield':
-      return both(YIELD_SHARES.map((share) => Math.max(1, Math.round(share * from.yieldGrams))))
+      return yieldSteps(problem, from)
         .map((grams) => move(lever, { ...from, yieldGrams: roundTo(from.yieldGrams + grams, 1) }))
         .filter(({ settings }) => plausibleRatio(problem, settings));
     case 'temperature':
@@ -64,6 +65,18 @@ export function grindStep(problem: Problem, posterior: Posterior): number {
     .map((n) => n * decade)
     .reduce((a, b) => (Math.abs(b - exact) < Math.abs(a - exact) ? b : a));
   return Math.min(nice, (problem.grindScale.max - problem.grindScale.min) / 20);
+}
+
+/** Grams more or less: those that can be told, and half the way to what was tried, or all of it where that is a gram. */
+function yieldSteps({ pours }: Problem, from: Settings): number[] {
+  const told = both(YIELD_SHARES.map((share) => Math.max(1, Math.round(share * from.yieldGrams))));
+  const halves = pours.flatMap(({ planned }) => {
+    const [change, ...others] = changesBetween(from, planned);
+    if (change?.variable !== SETTING_OF.yield || others.length > 0) return [];
+    const way = roundTo(change.to - change.from, 1);
+    return Math.trunc(way / 2) || way;
+  });
+  return [...new Set([...told, ...halves])];
 }
 
 function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Move[] {

@@ -1,6 +1,6 @@
 import type { Expectation, Reason } from './answer';
 import { betterReasons, type Offered } from './betterReasons';
-import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy } from './claim';
+import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy, tastesBothWays } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -70,6 +70,14 @@ function standingReasons(
       {
         code: 'confirm',
         text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10${isHighForTaster(last) ? ', high for this tongue,' : ''} and yet called off by a little: the two disagree, and a cup one serves gladly is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
+      },
+    ];
+  }
+  if (stage === 'confirm' && tastesBothWays(problem, sound)) {
+    return [
+      {
+        code: 'confirm',
+        text: `The last two cups at these settings contradict each other, and only another can tell: the same again. So far it is ${odds} that they are right.`,
       },
     ];
   }

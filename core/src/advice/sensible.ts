@@ -35,15 +35,22 @@ export function sensibleMoves(
   const least = leastOf(careful.filter(staysInside));
   if (mustMove && least.length > 0) return { choices: least, mends: true };
   if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), mends: true };
-  const choices = mustMove ? leastOf(mending.filter(staysInside), careful, mending, [...candidates]) : [];
+  const alone = mending.filter((choice) => staysInside(choice) && !choice.move.coupled);
+  const choices = mustMove ? leastOf(alone, careful, mending, [...candidates]) : [];
   return { choices, mends: mending.length > 0 };
 }
 
-/** True when some move leads nearer, or if none does, mends what the cup lacks more, and keeps the time; or when nothing is lacking. */
+/** True when there is such a move, or nothing lacking. */
 export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): boolean {
-  const { mending, nearer, isLacking } = menders(problem, evidence, here, candidates);
+  const { isLacking } = menders(problem, evidence, here, candidates);
+  return !isLacking || waysOut(problem, evidence, here, candidates).length > 0;
+}
+
+/** The moves that lead nearer, or if none does, mend what the cup lacks more, and that keep the time. */
+export function waysOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Choice[] {
+  const { mending, nearer } = menders(problem, evidence, here, candidates);
   const ways = nearer.length > 0 ? nearer : mending;
-  return !isLacking || ways.some((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
+  return ways.filter((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
 }
 
 interface Menders {

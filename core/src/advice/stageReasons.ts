@@ -46,6 +46,13 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
           text: 'Nobody timed or tasted this shot, so it says nothing yet: the same again, with a clock and a spoon.',
         },
       ];
+    case 'contradicted':
+      return [
+        {
+          code: 'contradicted',
+          text: 'So small a step cannot turn a cup round, and there is nothing between: one of these two cups was odd. The same again.',
+        },
+      ];
     case 'unnamed':
       return [
         {

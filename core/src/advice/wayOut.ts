@@ -1,10 +1,11 @@
 import type { Choice } from './choice';
-import { rightBy, tastesPlainlyOff } from './claim';
-import type { Evidence } from './evidence';
+import { plainMiss, rightBy, TASTE_SCALES, tastesPlainlyOff } from './claim';
+import { isSame, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { lastResort, timeFirst, type Plan } from './levers';
-import type { Problem } from './problem';
-import { hasWayOut } from './sensible';
+import { lackOf, lastResort, timeFirst, type Plan } from './levers';
+import type { Outlook } from './particles';
+import type { Pour, Problem } from './problem';
+import { hasWayOut, waysOut } from './sensible';
 
 /** Settings believed in less than this are not worth another shot. */
 const WORTH_A_SHOT = 0.1;
@@ -15,34 +16,71 @@ export interface WayOutInput {
   posterior: Posterior;
   still: Choice;
   planned: Plan;
-  /** The moves that a plan leaves open. */
+  /** All moves of a plan's levers. */
+  legal: (plan: Plan) => Choice[];
+  /** Those that neither go back to, nor pass by, what was tried. */
   open: (plan: Plan) => Choice[];
 }
 
 export interface WayOut {
   plan: Plan;
   candidates: Choice[];
-  /** Time and taste are each off by no more than noise, and what mends one would spoil the other: one shot does not tell. */
-  isTorn: boolean;
+  /**
+   * One shot does not tell: time and taste are each off by no more than noise, and what mends one would spoil the other; or the cup is
+   * off the other way than one that was hardly different, with nothing between.
+   */
+  torn: 'by noise' | 'by two cups' | null;
 }
 
 /** The plan and its moves; another one where its levers mend no cup: in a school with one lever, or after a shot that ran out of the window. */
-export function wayOut({ problem, evidence, posterior, still, planned, open }: WayOutInput): WayOut {
-  const first: WayOut = { plan: planned, candidates: open(planned), isTorn: false };
+export function wayOut(input: WayOutInput): WayOut {
+  const { problem, evidence, posterior, still, planned, open } = input;
+  const first: WayOut = { plan: planned, candidates: open(planned), torn: null };
+  if (isBetweenTwoCups(input, first.candidates)) return { ...first, torn: 'by two cups' };
   const hasWay = (candidates: Choice[]): boolean => hasWayOut(problem, evidence, still.outlook, candidates);
   if (planned.stage !== 'taste' || hasWay(first.candidates)) return first;
   if (planned.levers.length === 1) {
     const plan = lastResort(problem, evidence, posterior, planned.levers[0]!);
     const candidates = open(plan);
-    if (hasWay(candidates)) return { plan, candidates, isTorn: false };
+    if (hasWay(candidates)) return { plan, candidates, torn: null };
   }
   // What would mend the taste leads a time that is out already further out, or leaves it there.
-  const back = timeFirst(problem, evidence);
+  const back = timeFirst(problem, evidence) ?? intoRange(problem, still.outlook);
   if (back === null) return first;
   const { sound } = evidence;
   const mayStay = rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, sound);
   const plan = { ...back, mayStay };
-  const isTorn = mayStay && sound.length === 1;
+  const torn = mayStay && sound.length === 1 ? 'by noise' : null;
   const candidates = open(plan);
-  return candidates.length === 0 ? { ...first, isTorn } : { plan, candidates, isTorn };
+  return candidates.length === 0 ? { ...first, torn } : { plan, candidates, torn };
+}
+
+/**
+ * What would mend this one cup is to go back to where one was plainly off the other way; nothing lies between, and so small a step cannot
+ * turn a cup round: one of the two was odd. Where steps are coarse it can, and the next lever finishes the job.
+ */
+function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutInput, open: readonly Choice[]): boolean {
+  const { sound, sameSettings } = evidence;
+  if (planned.stage !== 'taste' || sameSettings.length > 1 || sound.length === 0) return false;
+  const here = lackOf(problem, still.outlook);
+  const isSmall = ({ outlook }: Choice): boolean => {
+    const there = lackOf(problem, outlook);
+    return TASTE_SCALES.every((scale) => Math.abs(there[scale] - here[scale]) < 1);
+  };
+  const isOpposite = (pour: Pour): boolean =>
+    TASTE_SCALES.some((scale) => plainMiss(problem, [pour], scale) * plainMiss(problem, sound, scale) < 0);
+  const wasTried = ({ move }: Choice): boolean =>
+    problem.pours.some((pour) => pour.sound && isSame(pour.planned, move.settings) && isOpposite(pour));
+  const between = waysOut(problem, evidence, still.outlook, open);
+  return waysOut(problem, evidence, still.outlook, legal(planned))
+    .filter((choice) => isSmall(choice) && wasTried(choice))
+    .some(({ move }) => !between.some((choice) => choice.move.lever === move.lever));
+}
+
+/** A time that is an outcome is brought further into what is tolerated, where nothing else mends the cup without leading it out. */
+function intoRange({ method, request }: Problem, here: Outlook): Plan | null {
+  if (method.timeIs === 'target') return null;
+  const { min, max } = request.target.timeSeconds;
+  const mustSlow = here.medianTimeSeconds < (min + max) / 2;
+  return { levers: ['grind'], stage: 'window', mustSlow, blocked: null };
 }
