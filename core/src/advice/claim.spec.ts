@@ -87,7 +87,7 @@ describe('a claim', () => {
     expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
 
-  it('waits for another where one or two cups are all there is and the newest was called off, unless it was gladly served', () => {
+  it('waits for another where one or two cups are all there is and the newest was called off, unless it was the second and gladly served', () => {
     const claims = (before: AdviceRequest['shots'], overall: number) => {
       const newest = { ...right, taste: { balance: -1, body: 0, sweetness: 7, overall } };
       const { problem, evidence } = after([...before, newest]);
@@ -95,7 +95,7 @@ describe('a claim', () => {
     };
     const elsewhere = { ...right, grind: 16 };
     expect([7.5, 8].map((mark) => claims([right], mark))).toEqual([false, true]);
-    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, true]);
+    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, false]);
     expect(claims([right, right], 7.5)).toBe(true);
   });
 
@@ -285,11 +285,15 @@ describe('good enough', () => {
   });
 
   it('is what read right twice and was odd between: that was noise, if the newest is one to serve', () => {
-    expect(isEnough([right, sour, right], 0.55)).toBe(true);
-    expect(isEnough([sour, right, right], 0.55)).toBe(true);
-    expect(isEnough([right, sour, right], 0.45)).toBe(false);
+    const served = { ...right, taste: { ...right.taste, overall: 7.5 } };
+    expect(isEnough([served, sour, served], 0.55)).toBe(true);
+    expect(isEnough([sour, served, served], 0.55)).toBe(true);
+    expect(isEnough([served, sour, served], 0.45)).toBe(false);
     expect(isEnough([right, right, sour], 0.55)).toBe(false);
     expect(isEnough([right, sour, sour, right], 0.55)).toBe(false);
+    // Gladly served both times: the cups are believed rather than the odds.
+    expect(isEnough([right, sour, right], 0.25)).toBe(true);
+    expect(isEnough([right, sour, right], 0.15)).toBe(false);
     const unloved = { ...right, taste: { ...right.taste, overall: 6 } };
     expect(isEnough([right, sour, unloved], 0.55)).toBe(false);
   });

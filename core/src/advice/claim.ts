@@ -22,7 +22,7 @@ const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 export const CLAIM_AT_LEAST = 0.5;
 /** After the first shot of all only what is very likely right: another one is what a practised hand would pull. */
 const FIRST_CLAIM_AT_LEAST = 0.8;
-/** Unless it was right and liked three times: who calls that wrong doubts the belief, not the cups. */
+/** The same of cups that were served again and again. */
 const LIKED_CLAIM_AT_LEAST = 0.2;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
 const GOOD_ENOUGH = 0.75;
@@ -117,7 +117,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
+  if (sound.length <= PATIENCE && isCalledOff(problem, newest, sound.length === 1)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
@@ -128,17 +128,23 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
-  return rightBy(problem, here) >= (isServedAgain(problem, sound) ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST);
+  return rightBy(problem, here) >= claimAtLeast(problem, sound);
+}
+
+/** Who calls cups wrong that were served three times, or twice gladly beside one odd cup, doubts the belief and not the cups. */
+function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
+  const isKept = isServedAgain(problem, sound) || (isOddOneOut(problem, sound) && isGladlyTwice(problem, sound));
+  return isKept ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST;
 }
 
 /**
  * Off by more than tolerance and not gladly served, or marked low, whatever the words: where one or two cups are all there is nobody
- * writes that card, whatever the odds.
+ * writes that card, whatever the odds. Of a single one the mark does not outweigh the word: another shows which was meant.
  */
-function isCalledOff(problem: Problem, pour: Pour): boolean {
+function isCalledOff(problem: Problem, pour: Pour, isSingle: boolean): boolean {
   const mark = pour.marks.overall;
   if (mark === null ? isToMend(problem, [pour]) : mark < PASSABLE) return true;
-  if ((mark !== null && mark >= GLADLY) || isBright(problem, pour)) return false;
+  if ((mark !== null && mark >= GLADLY && !isSingle) || isBright(problem, pour)) return false;
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
@@ -177,7 +183,7 @@ export function rightBy({ method }: Problem, here: Outlook): number {
  */
 export function isGoodEnough(problem: Problem, { sound }: Evidence, here: Outlook): boolean {
   if (isServedAgain(problem, sound)) return true;
-  if (isOddOneOut(problem, sound) && rightBy(problem, here) >= CLAIM_AT_LEAST) return true;
+  if (isOddOneOut(problem, sound) && rightBy(problem, here) >= claimAtLeast(problem, sound)) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;
@@ -190,6 +196,12 @@ function isOddOneOut(problem: Problem, sound: readonly Pour[]): boolean {
   if (newest.marks.overall !== null && !isLiked(newest)) return false;
   const right = sound.filter((pour) => readsRight(problem, pour));
   return right.length >= TWO_OF_THREE * sound.length;
+}
+
+/** The newest cup and one before it read right and were gladly served. */
+function isGladlyTwice(problem: Problem, sound: readonly Pour[]): boolean {
+  const isGlad = (pour: Pour): boolean => (pour.marks.overall ?? 0) >= GLADLY && readsRight(problem, pour);
+  return sound.filter(isGlad).length >= 2 && isGlad(sound.at(-1)!);
 }
 
 /**
@@ -263,7 +275,8 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const { last, sound } = evidence;
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   const mark = last.marks.overall;
-  const enough = isLeftAlone(problem, last) ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
+  const isLeft = isLeftAlone(problem, last) || isGladlyTwice(problem, sound);
+  const enough = isLeft ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
   const strays = Math.max(ALIKE_SECONDS, PUCK_STRAYS * (last.timeSeconds ?? 0));
   const grace = mark !== null && mark >= GLADLY ? strays : GRACE_SECONDS;

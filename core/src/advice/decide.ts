@@ -151,12 +151,13 @@ function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
 }
 
 /**
- * Dose stands in for grind only together with yield, so that the ratio stays; what brings the time back must move it the right
- * way; a bed that is too tight is only loosened.
+ * Dose stands in for grind only together with yield, so that the ratio stays, which yield alone moves; what brings the time back must
+ * move it the right way; a bed that is too tight is only loosened.
  */
 function isSound(problem: Problem, still: Choice, { move, outlook }: Choice, plan: Plan): boolean {
-  const { stage, blocked, mustSlow } = plan;
+  const { stage, blocked, mustSlow, levers } = plan;
   if (stage === 'tight') return isCoarser(problem, still.move.settings, move.settings);
+  if (stage === 'stuck' && levers.length > 1) return move.lever !== 'dose' || move.coupled;
   if (stage !== 'window') return true;
   if (isSlower(outlook, still.outlook) !== mustSlow) return false;
   return !(blocked === 'grind' && move.lever === 'dose' && !move.coupled);

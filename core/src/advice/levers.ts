@@ -95,10 +95,20 @@ export function leversToTry(
   return lastResort(problem, evidence, posterior, blocked);
 }
 
-/** What is left where the method's own levers can do no more: the ratio, or else the dose, whether or not it holds them still. */
+/**
+ * What is left where the method's own levers can do no more, whether or not it holds them still: the ratio, or else the dose. At the end
+ * of the grinder's scale dose with yield in ratio stands in for it.
+ */
 export function lastResort(problem: Problem, evidence: Evidence, posterior: Posterior, blocked: Lever | null): Plan {
   const isUsable = (lever: Lever): boolean => isUsableLever(problem, evidence, posterior, lever);
-  return { levers: (['yield', 'dose'] as const).filter(isUsable).slice(0, 1), stage: 'stuck', blocked };
+  const levers = (['yield', 'dose'] as const).filter(isUsable);
+  const isAtEnd = standsAtEnd(problem, evidence.last.planned);
+  return { levers: isAtEnd ? levers : levers.slice(0, 1), stage: 'stuck', blocked };
+}
+
+/** The grinder goes no further one way. */
+function standsAtEnd({ grindScale }: Problem, { grind }: Settings): boolean {
+  return [grindScale.min, grindScale.max].some((end) => Math.abs(grind - end) < 1e-9);
 }
 
 function isUsableLever(problem: Problem, { circling, last }: Evidence, posterior: Posterior, lever: Lever): boolean {

@@ -7,7 +7,8 @@ import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
 
 /**
  * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at
- * least what it lacks more. A cup lacks what the tongue says plainly, or else what is believed. Dose with yield in ratio leaves the taste as it is and is no taste move.
+ * least what it lacks more. A cup lacks what the tongue says plainly, or else what is believed. Dose with yield in ratio
+ * leaves the taste nearly as it is and is no taste move, but where the grinder stands at the end that is wanted.
  *
  * Where no single move leads nearer and these settings are not to be pulled again, the cup is mended by as little as can be: belief
  * and tongue disagree, or it takes two moves, and the first must lead away.
@@ -49,8 +50,8 @@ export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, c
 /** The moves that lead nearer, or if none does, mend what the cup lacks more, and that keep the time. */
 export function waysOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Choice[] {
   const { mending, nearer } = menders(problem, evidence, here, candidates);
-  const ways = nearer.length > 0 ? nearer : mending;
-  return ways.filter((choice) => !choice.move.coupled && !isTurnedOut(problem, evidence, here, choice));
+  const ways = nearer.length > 0 ? nearer : mending.filter(({ move }) => !move.coupled);
+  return ways.filter((choice) => !isTurnedOut(problem, evidence, here, choice));
 }
 
 interface Menders {
@@ -82,12 +83,19 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
   const mending = candidates.filter((choice) => mends(choice, worse));
+  const standsIn = lacking.includes('balance') && isAtEndOfScale(problem, here, lack('balance'));
   return {
     mending,
-    nearer: mending.filter(({ outlook, move }) => outlook.distance < here.distance && !move.coupled),
+    nearer: mending.filter(({ outlook, move }) => outlook.distance < here.distance && (!move.coupled || standsIn)),
     isHarmless: (choice) => lacking.every((scale) => mends(choice, scale)),
     isLacking: lacking.length > 0,
   };
+}
+
+/** The grind that the balance asks for is not there: dose with yield in ratio stands in for it. */
+function isAtEndOfScale({ grindScale, finerSign }: Problem, { settings }: Outlook, balance: number): boolean {
+  const isUp = balance < 0 ? finerSign === 1 : finerSign === -1;
+  return Math.abs(settings.grind - (isUp ? grindScale.max : grindScale.min)) < 1e-9;
 }
 
 /**
