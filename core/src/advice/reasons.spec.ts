@@ -107,13 +107,6 @@ describe('reasons', () => {
     expect(third).not.toContain('sour');
   });
 
-  it('own up to a move that leads away first', () => {
-    // Balanced, but far too thin: less water mends the body and makes the cup sour, until the grind follows.
-    const advice = ask({ shots: [everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -3 } })] });
-    expect([advice.action, advice.why.map(({ code }) => code).includes('first-of-two')]).toEqual(['change', true]);
-    expect(advice.settings.yieldGrams).toBeLessThan(36);
-  });
-
   it('call one shot outside the window noise until it happens twice', () => {
     const shots = [30, 30.5, 30, 34.6].map((timeSeconds) =>
       everydayShot({ timeSeconds, taste: { balance: 0, body: 0 } }),

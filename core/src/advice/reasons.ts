@@ -3,12 +3,12 @@ import { betterReasons, type Offered } from './betterReasons';
 import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy, tastesBothWays } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
-import { slopeOf } from './infer';
+import { blockedReasons, moveReasons } from './moveReasons';
 import { isInTime, type Pour, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
-import { capital, oddsInWords, plainNumber } from './words';
+import { oddsInWords, plainNumber } from './words';
 
 /** Why this and not one of the others, naming the evidence in the user's own units. */
 export function reasonsFor(
@@ -26,7 +26,7 @@ export function reasonsFor(
     ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
-    ...moveReasons(decision, expect),
+    ...moveReasons(problem, decision, expect),
     ...betterReasons(problem, decision, evidence, expect, others),
   ];
 }
@@ -98,57 +98,4 @@ function standingReasons(
   }
   const who = n === 1 ? 'This shot and what led to it say' : `${n} shots at these settings say`;
   return [{ code: 'dialled', text: `${who} that they keep giving the cup you want: ${odds}. Write the card.` }];
-}
-
-/** Why the lever that was due is not the one that is turned. */
-function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
-  const { action, blocked, stage } = decision;
-  if (action !== 'change' || blocked === null) return [];
-  if (blocked !== 'grind') {
-    if (!circling.includes(blocked)) return [];
-    return [{ code: 'circling', text: `The ${blocked} has gone to and fro twice: that lever is done.` }];
-  }
-  const why = circling.includes('grind')
-    ? 'The grind has gone to and fro twice: that lever is done.'
-    : endOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
-  return [{ code: 'limit', text: `${why} The next lever takes over.` }];
-}
-
-/** What else than the end of its scale may stand in the grind's way. */
-const WITHOUT_GRIND = {
-  stuck: 'Grind alone gets no nearer to this cup without losing the window.',
-  window: 'One step of the grinder jumps over the window.',
-};
-
-/** Says at which end of its scale the grinder stands; nothing elsewhere. */
-function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
-  const { min, max, step } = grindScale;
-  const nearEnd = Math.max(step / 2, 1e-9);
-  if (grind - min >= nearEnd && max - grind >= nearEnd) return '';
-  const isAtLowEnd = grind - min < max - grind;
-  const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
-  return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
-}
-
-/** What the move is expected to bring. */
-function moveReasons({ action, stage, chosen, here, posterior }: Decision, expect: Expectation): Reason[] {
-  if (action !== 'change') return [];
-  const reasons: Reason[] = [];
-  const isTasteMove = stage === 'taste' || stage === 'stuck';
-  if (isTasteMove && chosen.outlook.distance >= here.distance) {
-    const text = 'No single move sets balance and body right at once: this is the first of two.';
-    reasons.push({ code: 'first-of-two', text });
-  }
-  if (chosen.move.lever === 'grind') {
-    const { mean, sd } = slopeOf(posterior);
-    reasons.push({
-      code: 'slope',
-      text: `One unit finer is taken to add about ${plainNumber(100 * mean, 1)} % to the time on this grinder (±${plainNumber(100 * sd, 1)}).`,
-    });
-  }
-  reasons.push({
-    code: 'odds',
-    text: `${capital(oddsInWords(expect.inWindow))} that it lands in the window, ${oddsInWords(expect.asWanted)} that it is also the cup you want.`,
-  });
-  return reasons;
 }

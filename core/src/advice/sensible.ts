@@ -1,4 +1,4 @@
-import { tastedMiss, TASTE_SCALES, type TasteScale } from './claim';
+import { tastedMiss, tastesRight, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './choice';
 import type { Evidence } from './evidence';
 import { lackOf } from './levers';
@@ -24,7 +24,8 @@ export function sensibleMoves(
   mustMove: boolean,
 ): { choices: Choice[]; mends: boolean } {
   const here = still.outlook;
-  const { mending, nearer, isHarmless } = menders(problem, evidence, here, candidates);
+  const possible = withoutLosses(problem, evidence, here, candidates);
+  const { mending, nearer, isHarmless } = menders(problem, evidence, here, possible);
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   const harmless = nearer.filter(isHarmless);
   if (harmless.length > 0) return { choices: firstOf(harmless.filter(staysInside), harmless), mends: true };
@@ -37,8 +38,20 @@ export function sensibleMoves(
   if (mustMove && least.length > 0) return { choices: least, mends: true };
   if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), mends: true };
   const alone = mending.filter((choice) => staysInside(choice) && !choice.move.coupled);
-  const choices = mustMove ? leastOf(alone, careful, mending, [...candidates]) : [];
+  const choices = mustMove ? leastOf(alone, careful, mending, [...possible]) : [];
   return { choices, mends: mending.length > 0 };
+}
+
+/** The window is not given up for a cup that no word calls off. */
+function withoutLosses(
+  problem: Problem,
+  { sound }: Evidence,
+  here: Outlook,
+  candidates: readonly Choice[],
+): readonly Choice[] {
+  if (problem.method.timeIs === 'outcome' || !tastesRight(problem, sound)) return candidates;
+  const isKept = ({ outlook }: Choice): boolean => outlook.windowShare >= Math.min(WINDOW_DOUBT, here.windowShare);
+  return candidates.filter(isKept);
 }
 
 /** True when there is such a move, or nothing lacking. */

@@ -22,12 +22,13 @@ const CLOCKS: Record<TimerStart, string> = {
 export function shotReasons(problem: Problem, decision: Decision, { last }: Evidence): Reason[] {
   const { stage } = decision;
   const time =
-    last.timeSeconds === null ? glimpseReason(last) : stage === 'surprise' ? null : timeReason(problem, last);
+    last.timeSeconds === null ? glimpseReason(last) : stage === 'surprise' ? null : timeReason(problem, decision, last);
   const cup = last.taste && stage !== 'spoilt' && stage !== 'tight' ? cupReasons(problem, decision) : [];
   return [...(time ? [time] : []), ...cup, ...signReasons(last)];
 }
 
-function timeReason({ request }: Problem, { timeSeconds, clockSeconds, clock, measured }: Pour): Reason {
+function timeReason({ request }: Problem, { stage, here }: Decision, pour: Pour): Reason {
+  const { timeSeconds, clockSeconds, clock, measured } = pour;
   const { min, max } = request.target.timeSeconds;
   const t = timeSeconds!;
   const isOtherClock = clock !== request.target.timer;
@@ -35,7 +36,13 @@ function timeReason({ request }: Problem, { timeSeconds, clockSeconds, clock, me
   const poured = `${read} for ${plainNumber(measured.yieldGrams, 1)} g`;
   if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window.` };
   if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window.` };
-  return { code: 'in-window', text: `${poured} is in the window.` };
+  // The clock alone would make nonsense of a move that brings the time back.
+  const usual = here.medianTimeSeconds;
+  const isUsuallyOut = usual < min || usual > max;
+  const doubt = isUsuallyOut
+    ? `, but by all that was poured these settings take about ${seconds(usual)}`
+    : ', but so near its edge that the next may well miss it';
+  return { code: 'in-window', text: `${poured} is in the window${stage === 'window' ? doubt : ''}.` };
 }
 
 function glimpseReason({ seen }: Pour): Reason | null {

@@ -121,6 +121,18 @@ const opened = (timeSeconds: number, taste: Shot['taste']): Situation['ask'] => 
 
 const ENDS: Situation[] = [
   {
+    name: 'right in every word at the short edge of the window, and not liked enough: finer or again, but the window is not given up for less water',
+    ask: {
+      ...walk,
+      shots: [
+        at(17, tasting(-1, 0, { overall: 6 }), { timeSeconds: 22 }),
+        at(14, tasting(0.5, 0, { overall: 6 }), { timeSeconds: 27 }),
+        at(14, tasting(0.5, 0, { overall: 6 }), { timeSeconds: 26.6 }),
+      ],
+    },
+    expect: (a) => a.action !== 'change' || finer(a),
+  },
+  {
     name: 'a light roast still sour at the slow end of what is tolerated, as hot and as long as it goes: coarser, not out of it',
     ask: opened(38, tasting(-1.5, -0.5, { overall: 5 })),
     expect: coarser,

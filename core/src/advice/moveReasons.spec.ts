@@ -1,0 +1,37 @@
+import { answer, type Advice, type AdviceRequest } from '../index';
+import { everydayRequest, everydayShot } from './advice.fixture';
+
+const ask = (change: Partial<AdviceRequest>): Advice => answer(everydayRequest(change)) as Advice;
+const textOf = (advice: Advice, code: string): string | undefined =>
+  advice.why.find((reason) => reason.code === code)?.text;
+
+describe('the reasons for a move', () => {
+  it('own up to a move that leads no nearer, and say why it is made', () => {
+    const cup = (grind: number, timeSeconds: number, balance: number, body: number, overall: number) =>
+      everydayShot({ grind, timeSeconds, taste: { balance, body, dryness: 0, overall } });
+    const why = (...shots: ReturnType<typeof cup>[]): string[] => {
+      const advice = ask({ shots, target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } } });
+      expect([advice.action, advice.expect.asWanted < 0.75]).toEqual(['change', true]);
+      return advice.why.map(({ code }) => code).filter((code) => ['first-of-two', 'least', 'on-edge'].includes(code));
+    };
+    // Finer made it less sour and left it thin: less water mends that and makes it sour again, until the grind follows.
+    const thinner = [cup(33, 26.4, -2, -1, 6.5), cup(31, 28.1, -1, -1.5, 7), cup(28.5, 28.2, -0.5, -1, 7.5)];
+    expect(why(...thinner, cup(28.5, 29.4, 0, -1.5, 7.5))).toEqual(['first-of-two']);
+    // One word far from anything believed.
+    expect(why(everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -3 } }))).toEqual(['least']);
+    const edge = [cup(17, 22, -1, 0, 6), cup(14, 27, 0.5, 0, 6), cup(14, 26.6, 0.5, 0, 6)];
+    expect(why(...edge)).toEqual(['on-edge']);
+  });
+
+  it('say what a shot in the window is taken for where the time comes first all the same', () => {
+    const fast = [20, 20.5].map((timeSeconds) => everydayShot({ timeSeconds }));
+    const once = everydayShot({ grind: 13.5, timeSeconds: 25.2 });
+    const taken = textOf(
+      ask({ shots: [...fast, once], grinder: { ...everydayRequest().grinder, step: 0.5 } }),
+      'in-window',
+    );
+    expect(taken).toMatch(
+      /^25\.2 s for 36 g is in the window, but by all that was poured these settings take about 2\d(\.\d)? s\.$/,
+    );
+  });
+});

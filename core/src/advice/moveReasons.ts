@@ -1,0 +1,81 @@
+import type { Expectation, Reason } from './answer';
+import { rightBy, TASTE_SCALES, tastesRight } from './claim';
+import type { Decision } from './decide';
+import type { Evidence } from './evidence';
+import { slopeOf } from './infer';
+import { lackOf } from './levers';
+import type { Problem } from './problem';
+import { capital, oddsInWords, plainNumber } from './words';
+
+/** Why the lever that was due is not the one that is turned. */
+export function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
+  const { action, blocked, stage } = decision;
+  if (action !== 'change' || blocked === null) return [];
+  if (blocked !== 'grind') {
+    if (!circling.includes(blocked)) return [];
+    return [{ code: 'circling', text: `The ${blocked} has gone to and fro twice: that lever is done.` }];
+  }
+  const why = circling.includes('grind')
+    ? 'The grind has gone to and fro twice: that lever is done.'
+    : endOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
+  return [{ code: 'limit', text: `${why} The next lever takes over.` }];
+}
+
+/** What else than the end of its scale may stand in the grind's way. */
+const WITHOUT_GRIND = {
+  stuck: 'Grind alone gets no nearer to this cup without losing the window.',
+  window: 'One step of the grinder jumps over the window.',
+};
+
+/** Says at which end of its scale the grinder stands; nothing elsewhere. */
+function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
+  const { min, max, step } = grindScale;
+  const nearEnd = Math.max(step / 2, 1e-9);
+  if (grind - min >= nearEnd && max - grind >= nearEnd) return '';
+  const isAtLowEnd = grind - min < max - grind;
+  const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
+  return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+}
+
+/** Why a move that leads no nearer to the wanted cup is made all the same. */
+function awayReason(problem: Problem, { chosen, here, evidence }: Decision): Reason {
+  const lack = lackOf(problem, chosen.outlook);
+  if (TASTE_SCALES.some((scale) => Math.abs(lack[scale]) > 1)) {
+    const text = 'No single move sets balance and body right at once: this is the first of two.';
+    return { code: 'first-of-two', text };
+  }
+  const { sound } = evidence!;
+  if (!tastesRight(problem, sound)) {
+    const text = 'By all that is known little is wrong here, but the cup says otherwise: the least that mends it.';
+    return { code: 'least', text };
+  }
+  const shots = sound.length === 1 ? 'One shot' : `${sound.length} shots`;
+  const odds = oddsInWords(rightBy(problem, here));
+  return {
+    code: 'on-edge',
+    text: `${shots} here, and still it is only ${odds} that these settings are right: something small is moved.`,
+  };
+}
+
+/** What the move is expected to bring. */
+export function moveReasons(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
+  const { action, stage, chosen, here, posterior } = decision;
+  if (action !== 'change') return [];
+  const reasons: Reason[] = [];
+  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  if (isTasteMove && chosen.outlook.distance >= here.distance) {
+    reasons.push(awayReason(problem, decision));
+  }
+  if (chosen.move.lever === 'grind') {
+    const { mean, sd } = slopeOf(posterior);
+    reasons.push({
+      code: 'slope',
+      text: `One unit finer is taken to add about ${plainNumber(100 * mean, 1)} % to the time on this grinder (±${plainNumber(100 * sd, 1)}).`,
+    });
+  }
+  reasons.push({
+    code: 'odds',
+    text: `${capital(oddsInWords(expect.inWindow))} that it lands in the window, ${oddsInWords(expect.asWanted)} that it is also the cup you want.`,
+  });
+  return reasons;
+}
