@@ -86,7 +86,8 @@ export function leversToTry(
   const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
     isTurnOf(problem, evidence, lever, schooled.balanceOrder),
   );
-  const possible = wanted.filter(usable);
+  const isBodyOff = bodyOff > 1 || !isWithin(problem, evidence.sound, 'body');
+  const possible = isBodyOff ? wanted.filter(usable) : withoutBodyLevers(method, wanted.filter(usable));
   // A school that begins with temperature means it: once, before anything else, where the cup is clearly sour.
   const isHeatFirst = possible[0] === 'temperature' && lack.balance < -2 && canHeat(problem, posterior, from);
   const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
@@ -190,8 +191,8 @@ function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side
 }
 
 /**
- * Where time is an outcome it has no window to be brought into, only a range that is tolerated: a cup that is plainly off and ran
- * outside it gushed or choked, and that is the grind's business, unless grind would lead the cup further off.
+ * Where time is an outcome it has no window to be brought into, only a range that is tolerated: a cup that ran outside it and is plainly
+ * off, or off the way that grind mends, gushed or choked. That is the grind's business, unless grind would lead the cup further off.
  */
 function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
   const { min, max } = problem.request.target.timeSeconds;
@@ -200,7 +201,8 @@ function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outl
   if (mean >= min && mean <= max) return null;
   const side = mean < min ? 'too fast' : 'too slow';
   const isTasted = timed.some(({ taste }) => taste !== null);
-  if (isTasted && (!tastesPlainlyOff(problem, timed) || wouldWorsen(problem, timed, side))) return null;
+  const isFault = tastesPlainlyOff(problem, timed) && !wouldWorsen(problem, timed, side);
+  if (isTasted && !isFault && !wouldMend(problem, timed, side)) return null;
   return { side, isSure: true };
 }
 
@@ -224,6 +226,12 @@ function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: boolean,
   const withoutGrind = bodyOrder.filter((lever) => lever !== 'grind');
   if (bodyAlone && withoutGrind.length > 0) return withoutGrind;
   return [...new Set(bodyFirst ? [...bodyOrder, ...balanceOrder] : [...balanceOrder, ...bodyOrder])];
+}
+
+/** What a school turns for the body alone is left alone while the body is as wanted, if there is anything else. */
+function withoutBodyLevers({ balanceOrder }: Method, levers: Lever[]): Lever[] {
+  const rest = levers.filter((lever) => balanceOrder.includes(lever));
+  return rest.length > 0 ? rest : levers;
 }
 
 /** A little sour beside thin, or a little bitter beside heavy: there the grind mends both instead of spoiling the balance. */

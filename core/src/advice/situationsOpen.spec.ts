@@ -104,6 +104,29 @@ const SITUATIONS: Situation[] = [
     expect: finer,
   },
   {
+    name: 'gushed in the open, only a point sour: finer all the same',
+    ask: { ...open, shots: [inTheOpen(15, tasting(-1, 0, { sweetness: 6, overall: 6.5 }))] },
+    expect: finer,
+  },
+  {
+    name: 'bitter in the open once coffee mended the body: not more coffee still',
+    ask: {
+      ...open,
+      coffee: { roast: 'medium' },
+      target: { ...openTarget, balance: 1 },
+      shots: [
+        inTheOpen(29, tasting(1, -1.5, { overall: 6.5 })),
+        shot(28, tasting(2, 0, { overall: 6 }), {
+          doseGrams: 18.5,
+          yieldGrams: 45,
+          temperatureC: 94,
+          planned: { doseGrams: 18.5, yieldGrams: 45 },
+        }),
+      ],
+    },
+    expect: (a) => !variables(a).includes('doseGrams'),
+  },
+  {
     name: 'choked in the open, bitter: coarser',
     ask: { ...open, shots: [inTheOpen(60, tasting(1.5, 1.5))] },
     expect: coarser,
