@@ -34,4 +34,23 @@ describe('the reasons for a move', () => {
       /^25\.2 s for 36 g is in the window, but by all that was poured these settings take about 2\d(\.\d)? s\.$/,
     );
   });
+
+  it('put half a second beside the window down to hand and clock, where nothing is moved for it', () => {
+    const late = everydayShot({ timeSeconds: 32.4, taste: { balance: 0, body: 0, sweetness: 7.5, overall: 8.5 } });
+    const kept = ask({ shots: [late, late] });
+    expect([kept.action === 'change', textOf(kept, 'too-slow')]).toEqual([
+      false,
+      '32.4 s for 36 g is 0.4 s past the window, which is no more than hand and clock stray by.',
+    ]);
+    const moved = ask({ shots: [everydayShot({ timeSeconds: 36, taste: { balance: 1.5, body: 0.5 } })] });
+    expect(textOf(moved, 'too-slow')).toBe('36 s for 36 g is 4 s past the window.');
+  });
+
+  it('own up to the last word on a card', () => {
+    const cup = (balance: number) =>
+      everydayShot({ timeSeconds: 28.5, taste: { balance, body: 0, sweetness: 7.5, overall: 8.5 } });
+    const card = (...words: number[]) => textOf(ask({ shots: words.map(cup) }), 'dialled');
+    expect(card(0, 0, -1)).toMatch(/\. The last word is no further off than a tongue strays\. Write the card\.$/);
+    expect(card(0, 0)).toMatch(/keep giving the cup you want: [^.]+\. Write the card\.$/);
+  });
 });

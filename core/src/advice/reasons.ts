@@ -1,6 +1,15 @@
 import type { Expectation, Reason } from './answer';
 import { betterReasons, type Offered } from './betterReasons';
-import { CLAIM_AT_LEAST, isServed, isServedGladly, readsRight, rightBy, tastesBothWays } from './claim';
+import {
+  CLAIM_AT_LEAST,
+  isBright,
+  isServed,
+  isServedGladly,
+  readsRight,
+  rightBy,
+  tastesBothWays,
+  tastesRight,
+} from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { blockedReasons, moveReasons } from './moveReasons';
@@ -34,6 +43,12 @@ export function reasonsFor(
 /** Marked like a cup that most people would mark higher. */
 function isHighForTaster({ taste, marks }: Pour): boolean {
   return taste?.overall != null && (marks.overall ?? 0) > taste.overall;
+}
+
+/** Called off, and not for the acidity that suits a light roast. */
+function readsOff(problem: Problem, pour: Pour): boolean {
+  const isTasted = pour.taste?.balance != null;
+  return isTasted && !tastesRight(problem, [pour]) && !isBright(problem, pour);
 }
 
 /** Why these settings are pulled once more, or kept. */
@@ -97,5 +112,6 @@ function standingReasons(
     return [{ code: 'dialled', text }];
   }
   const who = n === 1 ? 'This shot and what led to it say' : `${n} shots at these settings say`;
-  return [{ code: 'dialled', text: `${who} that they keep giving the cup you want: ${odds}. Write the card.` }];
+  const noise = readsOff(problem, last) ? ' The last word is no further off than a tongue strays.' : '';
+  return [{ code: 'dialled', text: `${who} that they keep giving the cup you want: ${odds}.${noise} Write the card.` }];
 }

@@ -5,7 +5,7 @@ import { isBright } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { meanOf } from './particles';
-import type { Pour, Problem } from './problem';
+import { isInTime, type Pour, type Problem } from './problem';
 import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
 /** Half a step on a taste scale is what a tongue can tell. */
@@ -27,15 +27,19 @@ export function shotReasons(problem: Problem, decision: Decision, { last }: Evid
   return [...(time ? [time] : []), ...cup, ...signReasons(last)];
 }
 
-function timeReason({ request }: Problem, { stage, here }: Decision, pour: Pour): Reason {
+function timeReason(problem: Problem, { action, stage, here }: Decision, pour: Pour): Reason {
+  const { target } = problem.request;
   const { timeSeconds, clockSeconds, clock, measured } = pour;
-  const { min, max } = request.target.timeSeconds;
+  const { min, max } = target.timeSeconds;
   const t = timeSeconds!;
-  const isOtherClock = clock !== request.target.timer;
+  const isOtherClock = clock !== target.timer;
   const read = isOtherClock ? `${seconds(clockSeconds!)} from ${CLOCKS[clock]}, about ${seconds(t)} here,` : seconds(t);
   const poured = `${read} for ${plainNumber(measured.yieldGrams, 1)} g`;
-  if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window.` };
-  if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window.` };
+  // Beside "the same again" or a card half a second would look like a mistake.
+  const isKept = action !== 'change' && isInTime(problem, pour);
+  const slight = isKept ? ', which is no more than hand and clock stray by' : '';
+  if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window${slight}.` };
+  if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window${slight}.` };
   // The clock alone would make nonsense of a move that brings the time back.
   const usual = here.medianTimeSeconds;
   const isUsuallyOut = usual < min || usual > max;
