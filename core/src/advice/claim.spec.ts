@@ -87,15 +87,18 @@ describe('a claim', () => {
     expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
 
-  it('waits for another where one or two cups are all there is and the newest was called off, unless it was the second and gladly served', () => {
-    const claims = (before: AdviceRequest['shots'], overall: number) => {
+  it('waits for another where one or two cups are all there is and the newest was called off, unless it was gladly served', () => {
+    const claims = (before: AdviceRequest['shots'], overall: number, share = 0.99) => {
       const newest = { ...right, taste: { balance: -1, body: 0, sweetness: 7, overall } };
       const { problem, evidence } = after([...before, newest]);
-      return mayClaim(problem, evidence, believed(0.99));
+      return mayClaim(problem, evidence, believed(share));
     };
     const elsewhere = { ...right, grind: 16 };
     expect([7.5, 8].map((mark) => claims([right], mark))).toEqual([false, true]);
-    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, false]);
+    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, true]);
+    // A single such cup takes more belief than two do.
+    expect([0.7, 0.85].map((share) => claims([elsewhere], 8, share))).toEqual([false, true]);
+    expect(claims([right], 8, 0.7)).toBe(true);
     expect(claims([right, right], 7.5)).toBe(true);
   });
 

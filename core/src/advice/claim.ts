@@ -20,8 +20,8 @@ export type TasteScale = (typeof TASTE_SCALES)[number];
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 export const CLAIM_AT_LEAST = 0.5;
-/** After the first shot of all only what is very likely right: another one is what a practised hand would pull. */
-const FIRST_CLAIM_AT_LEAST = 0.8;
+/** After the first shot of all, or beside a single cup called off, only what is very likely right: a practised hand would pull another. */
+const SURE = 0.8;
 /** The same of cups that were served again and again. */
 const LIKED_CLAIM_AT_LEAST = 0.2;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
@@ -117,14 +117,17 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  if (sound.length <= PATIENCE && isCalledOff(problem, newest, sound.length === 1)) return false;
+  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
+  // Of a single cup a glad mark outweighs the word only where these settings are very likely right: else another shows which was meant.
+  const isWordOff = !tastesRight(problem, [newest]) && !isBright(problem, newest);
+  if (sound.length === 1 && isWordOff && rightBy(problem, here) < SURE) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
   const isFirst = problem.pours.length === 1;
   if (isFirst && !(problem.request.grinder.logTimePerUnit && isSpotless(problem, newest))) return false;
-  if (isFirst && rightBy(problem, here) < FIRST_CLAIM_AT_LEAST) return false;
+  if (isFirst && rightBy(problem, here) < SURE) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
@@ -139,12 +142,12 @@ function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
 
 /**
  * Off by more than tolerance and not gladly served, or marked low, whatever the words: where one or two cups are all there is nobody
- * writes that card, whatever the odds. Of a single one the mark does not outweigh the word: another shows which was meant.
+ * writes that card, whatever the odds.
  */
-function isCalledOff(problem: Problem, pour: Pour, isSingle: boolean): boolean {
+function isCalledOff(problem: Problem, pour: Pour): boolean {
   const mark = pour.marks.overall;
   if (mark === null ? isToMend(problem, [pour]) : mark < PASSABLE) return true;
-  if ((mark !== null && mark >= GLADLY && !isSingle) || isBright(problem, pour)) return false;
+  if ((mark !== null && mark >= GLADLY) || isBright(problem, pour)) return false;
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
