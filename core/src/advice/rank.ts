@@ -1,14 +1,16 @@
+import type { Lever } from '../method/Method';
 import { costOf, type Choice, type Priced } from './choice';
 import { isToMend, PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
 import type { Evidence } from './evidence';
 import { goalsOf } from './goals';
-import { isEarly, type Plan } from './levers';
+import { isEarly, wasTriedForTaste, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Outlook, Particles } from './particles';
 import type { Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
+import { isBracketed } from './swings';
 
 const SHORTLIST = 6;
 /** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
@@ -55,7 +57,9 @@ export function rank(
   const { choices: sensible, mends } = isTasteMove
     ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
     : { choices: candidates, mends: false };
-  const inTurn = isTasteMove ? inSchoolOrder(problem, still.outlook.distance, sensible, levers) : sensible;
+  // A lever whose answer lies between two cups has its turn until it is found.
+  const isDone = (lever: Lever): boolean => wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever);
+  const inTurn = isTasteMove ? inSchoolOrder(isDone, still.outlook.distance, sensible, levers) : sensible;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);

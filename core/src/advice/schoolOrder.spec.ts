@@ -1,6 +1,7 @@
 import type { Lever } from '../method/Method';
 import { answer, type Advice, type AdviceRequest } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
+import { wasTriedForTaste } from './levers';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
 import { inSchoolOrder } from './schoolOrder';
@@ -16,7 +17,9 @@ function left(moves: Told[], levers = WALK, shots: AdviceRequest['shots'] = [eve
     move: { lever },
     outlook: { distance, windowShare },
   }));
-  return inSchoolOrder(problem, 2, choices, levers).map(({ move, outlook }) => `${move.lever} ${outlook.distance}`);
+  return inSchoolOrder((lever) => wasTriedForTaste(problem, lever), 2, choices, levers).map(
+    ({ move, outlook }) => `${move.lever} ${outlook.distance}`,
+  );
 }
 
 describe('the order of a school', () => {

@@ -1,8 +1,6 @@
 import type { Lever } from '../method/Method';
-import { wasTriedForTaste } from './levers';
 import type { Move } from './moves';
 import type { Outlook } from './particles';
-import type { Problem } from './problem';
 
 /** A lever is passed over in its school's order only where a later one brings the cup more than twice as much nearer. */
 const ENOUGH = 0.5;
@@ -22,12 +20,13 @@ interface Candidate {
  * of what any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
  * gram is as much as dose is ever moved by, so it need not do as much.
  *
+ * @param isDone whether a lever had its turn
  * @param distance of the cup at these settings from the wanted one, in tolerances
  * @param levers the plan's, in the school's order
  * @returns the choices left, never none of some
  */
 export function inSchoolOrder<T extends Candidate>(
-  problem: Problem,
+  isDone: (lever: Lever) => boolean,
   distance: number,
   choices: readonly T[],
   levers: readonly Lever[],
@@ -43,7 +42,7 @@ export function inSchoolOrder<T extends Candidate>(
   const open: T[] = [];
   for (const lever of levers) {
     const own = choices.filter(({ move }) => move.lever === lever);
-    const enough = wasTriedForTaste(problem, lever) ? [] : own.filter(isEnough);
+    const enough = isDone(lever) ? [] : own.filter(isEnough);
     const most = Math.max(...enough.map(gainOf));
     if (enough.length > 0) return [...open, ...enough.filter((choice) => gainOf(choice) >= NEARLY * most)];
     open.push(...own);

@@ -49,6 +49,16 @@ const CONTRADICTED: Situation[] = [
     expect: does('repeat'),
   },
   {
+    name: 'sour, and bitter after a whole unit, on a grinder nobody knows: half way back, before any other lever',
+    ask: { target: walk.target, shots: [at(14, sour), at(13, bitter, { timeSeconds: 31.5 })] },
+    expect: (a) => variables(a) === 'grind' && a.settings.grind === 13.5,
+  },
+  {
+    name: 'bitter, and sour after two units coarser: half way back, not hotter',
+    ask: { ...walk, shots: [at(15, bitter), at(17, sour, { timeSeconds: 28.3 })] },
+    expect: finer,
+  },
+  {
     name: 'bitter, and sour after a whole unit: half way back',
     ask: { ...walk, shots: [at(14, bitter), at(15, sour, { timeSeconds: 28 })] },
     expect: (a) => variables(a) === 'grind' && a.settings.grind === 14.5,

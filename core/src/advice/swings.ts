@@ -1,7 +1,8 @@
+import type { Lever } from '../method/Method';
 import { plainMiss, TASTE_SCALES, tastesRight } from './claim';
 import { changesBetween } from './changes';
-import type { Settings } from './answer';
-import { isSame } from './evidence';
+import { LEVER_OF, type Settings } from './answer';
+import { isSame, type Evidence } from './evidence';
 import type { PlanStage } from './levers';
 import type { Move } from './moves';
 import { isInTime, type Pour, type Problem } from './problem';
@@ -45,11 +46,25 @@ export function wrongTurns(problem: Problem, stage: PlanStage, from: Settings): 
   return (to) => tried.some(([{ planned }]) => isSame(planned, to) || passesBy(from, planned, to));
 }
 
+/** The cup here is plainly off the other way than one at settings that differ by this lever alone: what is wanted lies between. */
+export function isBracketed(problem: Problem, { last, sound }: Evidence, lever: Lever): boolean {
+  return settingsPoured(problem).some((pours) => {
+    const [change, ...others] = changesBetween(last.planned, pours[0].planned);
+    const isByLever = change !== undefined && others.length === 0 && LEVER_OF[change.variable] === lever;
+    return isByLever && tastesOpposite(problem, sound, pours);
+  });
+}
+
 function isOffTheOtherWay(problem: Problem, stage: PlanStage, here: readonly Pour[], there: readonly Pour[]): boolean {
   const isTimed = problem.method.timeIs === 'target';
   const [side, otherSide] = [sideOf(problem, here), sideOf(problem, there)];
   if (stage === 'window') return isTimed && side * otherSide < 0;
   if (isTimed && otherSide !== 0) return true;
+  return tastesOpposite(problem, here, there);
+}
+
+/** Plainly sour the one and plainly bitter the others, or thin and heavy. */
+export function tastesOpposite(problem: Problem, here: readonly Pour[], there: readonly Pour[]): boolean {
   return TASTE_SCALES.some((scale) => plainMiss(problem, here, scale) * plainMiss(problem, there, scale) < 0);
 }
 
