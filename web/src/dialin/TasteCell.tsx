@@ -1,5 +1,5 @@
 import { balanceWord, bodyWord, oddsInWords, type Expectation } from '@olvet/core';
-import { OutcomeMark, outcomeClass, sideOf, type Side } from '../parts/Outcome';
+import { OutcomeMark, outcomeClass, sideOf, type Outcome } from '../parts/Outcome';
 import sheetStyles from './RunSheet.module.css';
 import styles from './TasteCell.module.css';
 
@@ -16,25 +16,31 @@ interface Taste {
   likes?: Wanted | null;
 }
 
-const NEAR = 0.5;
+/** What still counts as wanted, points; from here on a cup is dry. */
+const NEAR = { balance: 0.5, body: 0.9 };
+const DRY = 1.5;
 
-function sideOfBalance(balance: number, wanted: Wanted): Side {
-  return sideOf(balance, wanted.balance - NEAR, wanted.balance + NEAR);
+/** Against the cup that is wanted, counted from where its tasters like one best. */
+function outcomeOf({ balance, body, dryness, likes }: Taste, wanted: Wanted): Outcome {
+  const off = (balance ?? wanted.balance) - wanted.balance - (likes?.balance ?? 0);
+  const side = sideOf(off, -NEAR.balance, NEAR.balance);
+  if (side !== 'on') return side;
+  const isBodyOff = body != null && Math.abs(body - wanted.body - (likes?.body ?? 0)) > NEAR.body;
+  return isBodyOff || (dryness ?? 0) >= DRY ? 'off' : 'on';
 }
 
 /** A cup in a shape and a few words. */
 export function TasteCell({ taste, wanted }: { taste: Taste | null; wanted: Wanted }) {
   if (!taste || (taste.balance == null && taste.body == null)) return <td className="quiet">not tasted</td>;
-  const balance = taste.balance ?? 0;
-  const side = sideOfBalance(balance - (taste.likes?.balance ?? 0), wanted);
+  const outcome = outcomeOf(taste, wanted);
+  const balance = taste.balance == null ? null : balanceWord(taste.balance);
   const body = taste.body == null ? null : bodyWord(taste.body);
-  const words = [balanceWord(balance), body, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter(
-    (word) => word && word !== 'full',
-  );
+  const isBodyNamed = body !== 'full' || balance === null;
+  const words = [balance, isBodyNamed ? body : null, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter(Boolean);
   return (
     <td>
-      <span className={`${styles.taste} ${outcomeClass(side)}`}>
-        <OutcomeMark side={side} size={19} />
+      <span className={`${styles.taste} ${outcomeClass(outcome)}`}>
+        <OutcomeMark side={outcome} size={19} />
         {words.join(', ')}
       </span>
     </td>

@@ -151,6 +151,8 @@ describe('cells of the run sheet', () => {
     const wanted = { balance: 0, body: 0 };
     inRow(<TasteCell taste={{ balance: -1.5, body: -1, dryness: 1.5 }} wanted={wanted} />);
     expect(screen.getByText('sour, thin, dry')).toBeInTheDocument();
+    inRow(<TasteCell taste={{ body: 0 }} wanted={wanted} />);
+    expect(screen.getByText('full')).toBeInTheDocument();
     inRow(<TasteCell taste={null} wanted={wanted} />);
     expect(screen.getByText('not tasted')).toBeInTheDocument();
     inRow(<GhostTaste expect={expectation} wanted={wanted} />);
@@ -170,6 +172,21 @@ describe('cells of the run sheet', () => {
     expect(markOf(null)).toBe(true);
     expect(markOf({ balance: 0.6, body: 0 })).toBe(true);
     expect(markOf({ balance: -0.4, body: 0 })).toBe(false);
+  });
+
+  it('mark a cup that is even but thin, heavy or harsh as neither on target nor sour nor bitter', () => {
+    const outcomeOf = (taste: { balance: number; body?: number; dryness?: number }) => {
+      const { container, unmount } = inRow(<TasteCell taste={taste} wanted={{ balance: 0, body: 0 }} />);
+      const mark = container.querySelector('svg')!.classList.value;
+      unmount();
+      return mark;
+    };
+    const even = outcomeOf({ balance: 0, body: 0.5 });
+    const thin = outcomeOf({ balance: 0, body: -1 });
+    expect(thin).not.toBe(even);
+    expect([outcomeOf({ balance: 0.5, body: 1.5 }), outcomeOf({ balance: 0, dryness: 2 })]).toEqual([thin, thin]);
+    expect(outcomeOf({ balance: -1.5, body: -1 })).not.toBe(thin);
+    expect(outcomeOf({ balance: 0, body: -0.5, dryness: 1 })).toBe(even);
   });
 
   it('say what was seen and where', () => {
