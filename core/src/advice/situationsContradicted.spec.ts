@@ -1,5 +1,8 @@
 import { answer, type Advice } from '../index';
 import { everydayRequest } from './advice.fixture';
+import { tastesBothWays } from './claim';
+import { readProblem } from './problem';
+import { adviceRequestSchema } from './request';
 import {
   coarser,
   does,
@@ -203,6 +206,20 @@ describe('where cups contradict each other a barista of ten years would', () => 
   it.each(CONTRADICTED.map((situation) => [situation.name, situation] as const))('%s', (_, situation) => {
     const [said, isGood] = judge(situation);
     expect([said, isGood]).toEqual([said, true]);
+  });
+
+  it.each([
+    [[0, -1], false],
+    [[0, -1.5], true],
+    [[0.5, -1], true],
+    [[-0.5, -1.5], false],
+    [[1.5, 0], true],
+    [[-1.5, 1.5, 0], false],
+    [[0, 0, -1.5], false],
+  ])('call cups of %p a contradiction: %p', (words, isContradiction) => {
+    const shots = words.map((balance) => at(14, tasting(balance)));
+    const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...walk, shots })));
+    expect(tastesBothWays(problem, problem.pours)).toBe(isContradiction);
   });
 
   it('say so', () => {
