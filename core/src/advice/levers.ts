@@ -12,7 +12,7 @@ import {
 } from './claim';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
-import { isCoarser, movesOf } from './moves';
+import { endOfScale, isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { wrongTurns } from './swings';
@@ -103,13 +103,8 @@ export function leversToTry(
 export function lastResort(problem: Problem, evidence: Evidence, posterior: Posterior, blocked: Lever | null): Plan {
   const isUsable = (lever: Lever): boolean => isUsableLever(problem, evidence, posterior, lever);
   const levers = (['yield', 'dose'] as const).filter(isUsable);
-  const isAtEnd = standsAtEnd(problem, evidence.last.planned);
+  const isAtEnd = endOfScale(problem, evidence.last.planned.grind) !== null;
   return { levers: isAtEnd ? levers : levers.slice(0, 1), stage: 'stuck', blocked };
-}
-
-/** The grinder goes no further one way. */
-function standsAtEnd({ grindScale }: Problem, { grind }: Settings): boolean {
-  return [grindScale.min, grindScale.max].some((end) => Math.abs(grind - end) < 1e-9);
 }
 
 function isUsableLever(problem: Problem, { circling, last }: Evidence, posterior: Posterior, lever: Lever): boolean {

@@ -4,6 +4,7 @@ import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { lackOf } from './levers';
+import { endOfScale } from './moves';
 import type { Problem } from './problem';
 import { capital, oddsInWords, plainNumber } from './words';
 
@@ -17,7 +18,7 @@ export function blockedReasons(problem: Problem, decision: Decision, { circling,
   }
   const why = circling.includes('grind')
     ? 'The grind has gone to and fro twice: that lever is done.'
-    : endOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
+    : atEndOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
   return [{ code: 'limit', text: `${why} The next lever takes over.` }];
 }
 
@@ -28,13 +29,9 @@ const WITHOUT_GRIND = {
 };
 
 /** Says at which end of its scale the grinder stands; nothing elsewhere. */
-function endOfScale({ grindScale, finerSign }: Problem, grind: number): string {
-  const { min, max, step } = grindScale;
-  const nearEnd = Math.max(step / 2, 1e-9);
-  if (grind - min >= nearEnd && max - grind >= nearEnd) return '';
-  const isAtLowEnd = grind - min < max - grind;
-  const end = isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
-  return `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+function atEndOfScale(problem: Problem, grind: number): string {
+  const end = endOfScale(problem, grind);
+  return end === null ? '' : `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
 }
 
 /** Why a move that leads no nearer to the wanted cup is made all the same. */

@@ -153,3 +153,12 @@ export function directionOf(problem: Problem, change: Change): 1 | -1 {
   const up = change.to > change.from ? 1 : -1;
   return change.variable === SETTING_OF.grind ? ((up * problem.finerSign) as 1 | -1) : up;
 }
+
+/** The end of its scale that the grinder stands at, if any. */
+export function endOfScale({ grindScale, finerSign }: Problem, grind: number): 'finest' | 'coarsest' | null {
+  const { min, max, step } = grindScale;
+  const nearEnd = Math.max(step / 2, 1e-9);
+  if (grind - min >= nearEnd && max - grind >= nearEnd) return null;
+  const isAtLowEnd = grind - min < max - grind;
+  return isAtLowEnd === (finerSign === -1) ? 'finest' : 'coarsest';
+}

@@ -2,6 +2,7 @@ import { tastedMiss, tastesRight, TASTE_SCALES, type TasteScale } from './claim'
 import type { Choice } from './choice';
 import type { Evidence } from './evidence';
 import { lackOf } from './levers';
+import { endOfScale } from './moves';
 import type { Outlook } from './particles';
 import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
 
@@ -96,19 +97,15 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
   const mending = candidates.filter((choice) => mends(choice, worse));
-  const standsIn = lacking.includes('balance') && isAtEndOfScale(problem, here, lack('balance'));
+  // The grind that the balance asks for is not there: dose with yield in ratio stands in for it.
+  const end = lack('balance') < 0 ? 'finest' : 'coarsest';
+  const standsIn = lacking.includes('balance') && endOfScale(problem, here.settings.grind) === end;
   return {
     mending,
     nearer: mending.filter(({ outlook, move }) => outlook.distance < here.distance && (!move.coupled || standsIn)),
     isHarmless: (choice) => lacking.every((scale) => mends(choice, scale)),
     isLacking: lacking.length > 0,
   };
-}
-
-/** The grind that the balance asks for is not there: dose with yield in ratio stands in for it. */
-function isAtEndOfScale({ grindScale, finerSign }: Problem, { settings }: Outlook, balance: number): boolean {
-  const isUp = balance < 0 ? finerSign === 1 : finerSign === -1;
-  return Math.abs(settings.grind - (isUp ? grindScale.max : grindScale.min)) < 1e-9;
 }
 
 /**

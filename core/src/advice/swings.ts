@@ -76,7 +76,7 @@ function sideOf(problem: Problem, pours: readonly Pour[]): number {
 }
 
 /** The shots that tell of their settings, put together by these. */
-function settingsPoured({ pours }: Problem): [Pour, ...Pour[]][] {
+export function settingsPoured({ pours }: Problem): [Pour, ...Pour[]][] {
   const groups: [Pour, ...Pour[]][] = [];
   for (const pour of pours) {
     if (!pour.sound || isMixture(pour) || pour.stale || pour.timeSeconds === null) continue;

@@ -4,9 +4,9 @@ import { isSame, type Evidence } from './evidence';
 import type { Posterior } from './infer';
 import { lackOf, lastResort, timeFirst, type Plan } from './levers';
 import type { Outlook } from './particles';
-import type { Pour, Problem } from './problem';
+import type { Problem } from './problem';
 import { hasWayOut, waysOut } from './sensible';
-import { tastesOpposite } from './swings';
+import { settingsPoured, tastesOpposite } from './swings';
 
 /** Settings believed in less than this are not worth another shot. */
 const WORTH_A_SHOT = 0.1;
@@ -68,9 +68,10 @@ function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutIn
     const there = lackOf(problem, outlook);
     return TASTE_SCALES.every((scale) => Math.abs(there[scale] - here[scale]) < 1);
   };
-  const isOpposite = (pour: Pour): boolean => pour.sound && tastesOpposite(problem, sound, [pour]);
   const wasTried = ({ move }: Choice): boolean =>
-    problem.pours.some((pour) => isSame(pour.planned, move.settings) && isOpposite(pour));
+    settingsPoured(problem).some(
+      (pours) => isSame(pours[0].planned, move.settings) && tastesOpposite(problem, sound, pours),
+    );
   const between = waysOut(problem, evidence, still.outlook, open);
   return waysOut(problem, evidence, still.outlook, legal(planned))
     .filter((choice) => isSmall(choice) && wasTried(choice))
