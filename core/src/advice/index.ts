@@ -24,6 +24,7 @@ export type {
   Settings,
 } from './answer';
 export { changesBetween } from './changes';
+export { DRY } from './problem';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';

@@ -12,6 +12,8 @@ describe('the reasons for a move', () => {
     const why = (...shots: ReturnType<typeof cup>[]): string[] => {
       const advice = ask({ shots, target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } } });
       expect([advice.action, advice.expect.asWanted < 0.75]).toEqual(['change', true]);
+      // What is thin gets less water.
+      if (shots.at(-1)!.taste!.body! < 0) expect(advice.settings.yieldGrams).toBeLessThan(36);
       return advice.why.map(({ code }) => code).filter((code) => ['first-of-two', 'least', 'on-edge'].includes(code));
     };
     // Finer made it less sour and left it thin: less water mends that and makes it sour again, until the grind follows.

@@ -1,4 +1,4 @@
-import { balanceWord, bodyWord, oddsInWords, type Expectation } from '@olvet/core';
+import { balanceWord, bodyWord, DRY, oddsInWords, type Expectation } from '@olvet/core';
 import { OutcomeMark, outcomeClass, sideOf, type Outcome } from '../parts/Outcome';
 import sheetStyles from './RunSheet.module.css';
 import styles from './TasteCell.module.css';
@@ -16,9 +16,8 @@ interface Taste {
   likes?: Wanted | null;
 }
 
-/** What still counts as wanted, points; from here on a cup is dry. */
+/** What still counts as wanted, points. */
 const NEAR = { balance: 0.5, body: 0.9 };
-const DRY = 1.5;
 
 /** Against the cup that is wanted, counted from where its tasters like one best. */
 function outcomeOf({ balance, body, dryness, likes }: Taste, wanted: Wanted): Outcome {
