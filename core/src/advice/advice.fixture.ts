@@ -1,6 +1,10 @@
 import type { MeasuredPull } from '../puck';
 import type { Settings } from './answer';
-import type { AdviceRequest } from './request';
+import { readEvidence, type Evidence } from './evidence';
+import { infer } from './infer';
+import type { Outlook } from './particles';
+import { readProblem, type Problem } from './problem';
+import { adviceRequestSchema, type AdviceRequest } from './request';
 
 type Shot = AdviceRequest['shots'][number];
 
@@ -61,3 +65,18 @@ export function measuredShot(settings: Settings, pulled: MeasuredPull) {
     taste: pulled.taste,
   } satisfies Shot;
 }
+
+/** What is known after these shots, for tests of single rules. */
+export function after(shots: Shot[], change: Partial<AdviceRequest> = {}): { problem: Problem; evidence: Evidence } {
+  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
+  return { problem, evidence: readEvidence(problem, infer(problem))! };
+}
+
+/** Settings believed in so much, for rules that ask no more of an outlook. */
+export function believed(goodShare: number, windowShare = goodShare, tasteShare = goodShare): Outlook {
+  return { goodShare, windowShare, tasteShare } as Outlook;
+}
+
+/** A cup to serve, and one plainly sour, both in the window. */
+export const RIGHT_SHOT = everydayShot({ timeSeconds: 29, taste: { balance: 0, body: 0, sweetness: 7.5, overall: 8 } });
+export const SOUR_SHOT = everydayShot({ timeSeconds: 29, taste: { balance: -1.5, body: 0 } });

@@ -1,6 +1,6 @@
 import { answer, findMethod, METHOD_IDS, type Advice } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { isToMend } from './claim';
+import { isToMend } from './cups';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
 import { coarser, finer, grinder, variables, type Check } from './situations.fixture';

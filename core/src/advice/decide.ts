@@ -1,38 +1,20 @@
 import type { Lever } from '../method/Method';
+import { isContradicted, isToConfirm, promisesMost, saysTooLittle, type TooLittle } from './again';
 import { aimedAtWindow } from './aim';
 import type { Action } from './answer';
 import type { Choice } from './choice';
-import {
-  CLAIM_AT_LEAST,
-  costOfClaim,
-  isGoodEnough,
-  isLiked,
-  isServedAgain,
-  isTooTight,
-  isToConfirm,
-  isUnnamed,
-  mayClaim,
-  mustPrepare,
-  PATIENCE,
-  readsRight,
-  rightBy,
-  tastesBothWays,
-} from './claim';
-import { isSame, isSurprising, readEvidence, type Evidence } from './evidence';
+import { costOfClaim, isGoodEnough, mayClaim } from './claim';
+import { isSame, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, leversToTry, type Plan, type PlanStage } from './levers';
+import { isSlower, leversToTry, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
-import { WINDOW_DOUBT, type Problem } from './problem';
+import { isTooTight, mustPrepare } from './prepare';
+import type { Problem } from './problem';
 import { rank } from './rank';
 import { withoutSwings } from './swings';
 import { wayOut } from './wayOut';
-
-/** A cup that read right is left only for settings believed in by so much more. */
-const WORTH_LEAVING = 0.1;
-/** A shot that was odd, or whose dose or yield strayed far, is pulled again while its settings are in the window by this much. */
-const WORTH_ANOTHER = 0.15;
 
 export type Stage =
   | 'start'
@@ -41,13 +23,7 @@ export type Stage =
   | 'taste'
   | 'spoilt'
   | 'tight'
-  | 'surprise'
-  | 'blank'
-  | 'unnamed'
-  | 'unpurged'
-  | 'excused'
-  | 'strayed'
-  | 'no-effect'
+  | TooLittle
   | 'confirm'
   | 'contradicted'
   | 'dialled'
@@ -97,15 +73,9 @@ export function decide(problem: Problem, seed: string): Decision {
   // A hand that strayed outside grinder, basket or machine is first of all brought back.
   if (!isSame(evidence.last.planned, from)) return stay('change', 'limits');
   if (mustPrepare(problem, evidence, still.outlook)) return stay('prepare', 'spoilt');
-  if (evidence.unpurged) return stay('repeat', 'unpurged');
-  if (evidence.isBlank) return stay('repeat', 'blank');
-  if (isUnnamed(problem, evidence)) return stay('repeat', 'unnamed');
-  if (!evidence.last.sound && !evidence.last.channelled) return stay('repeat', 'excused');
-  if (evidence.strayed !== null && still.outlook.windowShare >= WORTH_ANOTHER) return stay('repeat', 'strayed');
   const isTight = isTooTight(problem, evidence);
-  if (!isTight && evidence.missing !== null) return stay('repeat', 'no-effect');
-  const isUnspoilt = !isTight && !evidence.last.channelled;
-  if (isUnspoilt && isOdd(problem, evidence, still.outlook)) return stay('repeat', 'surprise');
+  const tooLittle = saysTooLittle(problem, evidence, still.outlook, isTight);
+  if (tooLittle !== null) return stay('repeat', tooLittle);
   const legal = (plan: Plan): Choice[] => {
     const moves = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
     return moves.filter((choice) => isSound(problem, still, choice, plan));
@@ -136,20 +106,6 @@ export function decide(problem: Problem, seed: string): Decision {
   return { ...base, blocked, action: 'change', stage, chosen, others, passedOver };
 }
 
-/** Of two cups at these settings one was odd, and they are as likely right as not: neither cup is acted on before a third. */
-function isContradicted(problem: Problem, { sound, last }: Evidence, here: Outlook, stage: PlanStage): boolean {
-  if ((stage !== 'taste' && stage !== 'stuck') || !last.sound || sound.length !== PATIENCE) return false;
-  return rightBy(problem, here) >= CLAIM_AT_LEAST && tastesBothWays(problem, sound);
-}
-
-/** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */
-function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  if (evidence.isOddAfterSeries) return true;
-  if (isServedAgain(problem, evidence.sound)) return false;
-  const atLeast = evidence.sameSettings.length < 2 ? WORTH_ANOTHER : WINDOW_DOUBT;
-  return isSurprising(evidence) && here.windowShare >= atLeast;
-}
-
 /**
  * Dose stands in for grind only together with yield, so that the ratio stays, which yield alone moves; what brings the time back must
  * move it the right way; a bed that is too tight is only loosened.
@@ -170,12 +126,6 @@ function firstMove(problem: Problem, posterior: Posterior, still: Choice, look: 
   const moves = movesOf(problem, posterior, still.move.settings, 'grind').map(look);
   const aimed = aimedAtWindow(problem, moves);
   return aimed.reduce((best, next) => (next.outlook.windowShare > best.outlook.windowShare ? next : best), still);
-}
-
-/** A cup that read right is not left for settings that promise hardly more than these do; one that was liked, not the third time either. */
-function promisesMost(problem: Problem, { sound, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
-  if (!last.sound || !readsRight(problem, last) || (sound.length >= PATIENCE && !isLiked(last))) return false;
-  return ranked.every(({ outlook }) => outlook.goodShare <= still.outlook.goodShare + WORTH_LEAVING);
 }
 
 /** Alternatives that are really different: the best of other levers, then one other size of the same move. */

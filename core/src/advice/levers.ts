@@ -1,21 +1,14 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
-import {
-  isToMend,
-  isTooTight,
-  isWithin,
-  plainMiss,
-  tastedMiss,
-  tastesPlainlyOff,
-  tastesRight,
-  type TasteScale,
-} from './claim';
+import { isToMend } from './cups';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { endOfScale, isCoarser, movesOf } from './moves';
 import { lookAt, meanOf, type Outlook, type Particles } from './particles';
+import { isTooTight } from './prepare';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { wrongTurns } from './swings';
+import { isWithin, plainMiss, tastedMiss, type TasteScale, tastesPlainlyOff, tastesRight } from './taste';
 
 /** Shots that ran further outside the window than a puck strays by put time first below this belief. */
 const CLOCK_BELIEVED = 0.7;

@@ -1,11 +1,12 @@
 import type { Expectation, Reason } from './answer';
-import { rightBy, TASTE_SCALES, tastesRight } from './claim';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { lackOf } from './levers';
 import { endOfScale } from './moves';
+import { rightBy } from './particles';
 import type { Problem } from './problem';
+import { TASTE_SCALES, tastesRight } from './taste';
 import { capital, oddsInWords, plainNumber } from './words';
 
 /** Why the lever that was due is not the one that is turned. */

@@ -61,6 +61,11 @@ export interface Outlook {
   distance: number;
 }
 
+/** Belief that these settings are right; by taste alone where time is an outcome. */
+export function rightBy({ method }: Problem, here: Outlook): number {
+  return method.timeIs === 'outcome' ? here.tasteShare : here.goodShare;
+}
+
 export function lookAt(problem: Problem, posterior: Posterior, particles: Particles, settings: Settings): Outlook {
   const n = particles.beliefs.length;
   const outlook: Outlook = {

@@ -1,12 +1,13 @@
 import type { Lever } from '../method/Method';
+import { isWorthRepeating } from './again';
 import { costOf, type Choice, type Priced } from './choice';
-import { isToMend, PATIENCE, tastesBothWays, tastesPlainlyOff } from './claim';
+import { isToMend } from './cups';
 import type { Evidence } from './evidence';
 import { goalsOf } from './goals';
 import { isEarly, wasTriedForTaste, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
-import type { Outlook, Particles } from './particles';
+import type { Particles } from './particles';
 import type { Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
@@ -25,10 +26,6 @@ const WHOLE_CUP_SD = 0.35;
 const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
 /** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
 const NEARLY_AS_CHEAP = 0.3;
-/** Settings believed in less than this are changed, not pulled again for certainty. */
-const WORTH_REPEATING = 0.3;
-/** Settings that stood often enough may be pulled once more, rather than fiddled with, when believed in at least this much. */
-const WORTH_STAYING = 0.6;
 
 export interface Ranking {
   /** Pulling the same again, priced like a move. */
@@ -104,14 +101,4 @@ function surestFirst(choices: Priced[]): Priced[] {
     .filter(isStepOfIt)
     .reduce((best, next) => (next.outlook.goodShare > best.outlook.goodShare ? next : best), cheapest);
   return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
-}
-
-/** Pulling again at settings believed wrong, or with a cup plainly wrong, is never the answer. */
-function isWorthRepeating(problem: Problem, evidence: Evidence, here: Outlook): boolean {
-  const { taste } = evidence.last;
-  if (taste?.balance == null && taste?.overall == null) return true;
-  const sound = evidence.sound;
-  if (tastesPlainlyOff(problem, sound)) return false;
-  const isOpen = sound.length < PATIENCE || tastesBothWays(problem, sound);
-  return here.goodShare >= (isOpen ? WORTH_REPEATING : WORTH_STAYING);
 }

@@ -1,22 +1,16 @@
 import type { Expectation, Reason } from './answer';
 import { betterReasons, type Offered } from './betterReasons';
-import {
-  CLAIM_AT_LEAST,
-  isBright,
-  isServed,
-  isServedGladly,
-  readsRight,
-  rightBy,
-  tastesBothWays,
-  tastesRight,
-} from './claim';
+import { CLAIM_AT_LEAST } from './claim';
+import { isBright, isServed, isServedGladly, readsRight, tastesBothWays } from './cups';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { blockedReasons, moveReasons } from './moveReasons';
+import { rightBy } from './particles';
 import { isInTime, type Pour, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';
+import { tastesRight } from './taste';
 import { oddsInWords, plainNumber } from './words';
 
 /** Why this and not one of the others, naming the evidence in the user's own units. */

@@ -1,10 +1,10 @@
-import { tastedMiss, tastesRight, TASTE_SCALES, type TasteScale } from './claim';
 import type { Choice } from './choice';
 import type { Evidence } from './evidence';
 import { lackOf } from './levers';
 import { endOfScale } from './moves';
 import type { Outlook } from './particles';
 import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from './problem';
+import { TASTE_SCALES, tastedMiss, type TasteScale, tastesRight } from './taste';
 
 /**
  * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at

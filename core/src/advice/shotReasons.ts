@@ -1,7 +1,7 @@
 import type { Sign, TimerStart } from '../brew/types';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
-import { isBright } from './claim';
+import { isBright } from './cups';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { meanOf } from './particles';

@@ -1,6 +1,6 @@
 import { answer, type Advice } from '../index';
 import { everydayRequest } from './advice.fixture';
-import { tastesBothWays } from './claim';
+import { tastesBothWays } from './cups';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
 import {

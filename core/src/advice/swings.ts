@@ -1,12 +1,12 @@
 import type { Lever } from '../method/Method';
-import { plainMiss, TASTE_SCALES, tastesRight } from './claim';
-import { changesBetween } from './changes';
 import { LEVER_OF, type Settings } from './answer';
+import { changesBetween } from './changes';
 import { isSame, type Evidence } from './evidence';
 import type { PlanStage } from './levers';
 import type { Move } from './moves';
 import { isInTime, type Pour, type Problem } from './problem';
 import { isMixture } from './readings';
+import { plainMiss, TASTE_SCALES, tastesRight } from './taste';
 
 /**
  * Step, half step, stop: settings that differ from these by one lever alone and were right before are not passed by on the way.

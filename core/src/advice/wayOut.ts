@@ -1,12 +1,12 @@
 import type { Choice } from './choice';
-import { rightBy, TASTE_SCALES, tastesPlainlyOff } from './claim';
 import { isSame, type Evidence } from './evidence';
 import type { Posterior } from './infer';
 import { lackOf, lastResort, timeFirst, type Plan } from './levers';
-import type { Outlook } from './particles';
+import { rightBy, type Outlook } from './particles';
 import type { Problem } from './problem';
 import { hasWayOut, waysOut } from './sensible';
 import { settingsPoured, tastesOpposite } from './swings';
+import { TASTE_SCALES, tastesPlainlyOff } from './taste';
 
 /** Settings believed in less than this are not worth another shot. */
 const WORTH_A_SHOT = 0.1;
