@@ -43,6 +43,16 @@ describe('a claim', () => {
     expect([claims(2, 0.75), claims(2, 0.75, {})]).toEqual([true, true]);
   });
 
+  it('is made of a single cup only where that is right two times in three: another tells luck from the recipe', () => {
+    const claims = (shots: AdviceRequest['shots'], share: number) => {
+      const { problem, evidence } = after(shots);
+      return mayClaim(problem, evidence, believed(share));
+    };
+    const coarser = { ...sour, grind: 15 };
+    expect([0.7, 0.6].map((share) => claims([coarser, right], share))).toEqual([true, false]);
+    expect([0.55, 0.45].map((share) => claims([coarser, right, right], share))).toEqual([true, false]);
+  });
+
   it('needs a sound shot that was timed and tasted, however much is believed', () => {
     const claims = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
       const { problem, evidence } = after(shots, change);
@@ -129,13 +139,24 @@ describe('good enough', () => {
     return isGoodEnough(problem, evidence, believed(share));
   };
 
-  it('is what stood twice, read right each time and is well believed in', () => {
-    expect(isEnough([right, right], 0.85)).toBe(true);
-    expect(isEnough([right, right], 0.7)).toBe(false);
+  it('is what was confirmed by a cup to serve, unless it is believed wrong: the card is written then', () => {
+    const unmarked = { ...right, taste: { balance: 0.5, body: 0 } };
+    for (const cups of [
+      [right, right],
+      [unmarked, unmarked],
+    ]) {
+      expect([0.55, 0.45].map((share) => isEnough(cups, share))).toEqual([true, false]);
+    }
     expect(isEnough([right], 0.85)).toBe(false);
     expect(isEnough([sour, right], 0.85)).toBe(false);
     // A channel in between says nothing about the settings.
-    expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.85)).toBe(true);
+    expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.55)).toBe(true);
+  });
+
+  it('is what stood twice and read right, though nobody would serve it gladly, where it is well believed in', () => {
+    const marked = { ...right, taste: { ...right.taste, overall: 6.5 } };
+    expect([0.85, 0.7].map((share) => isEnough([marked, marked], share))).toEqual([true, false]);
+    expect(isEnough([sour, marked], 0.85)).toBe(false);
   });
 
   it('is what read right twice and was odd between: that was noise, if the newest is one to serve', () => {

@@ -3,7 +3,7 @@ import {
   isCalledOff,
   isGladlyTwice,
   isLiked,
-  isOddOneOut,
+  hasStoodTwice,
   isPlainlyOff,
   isServedAgain,
   isSpotless,
@@ -21,10 +21,12 @@ import { tastesPlainlyOff, tastesRight } from './taste';
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 /** What is less likely right than wrong is never claimed. */
 export const CLAIM_AT_LEAST = 0.5;
-/** After the first shot of all, or beside a single cup called off, only what is very likely right: a practised hand would pull another. */
+/** One cup alone may be luck: two in three. */
+const ONE_CUP_CLAIM_AT_LEAST = 0.65;
+/** The first shot of all, or a single cup called off, only where that is very likely right: a practised hand would pull another. */
 const SURE = 0.8;
-/** The same of cups that were served again and again. */
-const LIKED_CLAIM_AT_LEAST = 0.2;
+/** What was served again and again is believed rather than the odds. */
+const KEPT_CLAIM_AT_LEAST = 0.2;
 /** Believed in this much, what stood twice and read right each time is done, though a move promised a little more. */
 const GOOD_ENOUGH = 0.75;
 
@@ -48,35 +50,39 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
   if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
-  // Of a single cup a glad mark outweighs the word only where these settings are very likely right: else another shows which was meant.
-  const isWordOff = !tastesRight(problem, [newest]) && !isBright(problem, newest);
-  if (sound.length === 1 && isWordOff && rightBy(problem, here) < SURE) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
-  const isFirst = problem.pours.length === 1;
-  if (isFirst && !(problem.request.grinder.logTimePerUnit && isSpotless(problem, newest))) return false;
-  if (isFirst && rightBy(problem, here) < SURE) return false;
+  const isKnown = problem.request.grinder.logTimePerUnit != null;
+  if (problem.pours.length === 1 && !(isKnown && isSpotless(problem, newest))) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= claimAtLeast(problem, sound);
 }
 
-/** Who calls cups wrong that were served three times, or twice gladly beside one odd cup, doubts the belief and not the cups. */
+/**
+ * How likely right a card must be, for the evidence there is. Who calls cups wrong that were served three times, or two of three gladly,
+ * doubts the belief and not the cups. Of a single cup a glad mark outweighs a word only where little doubt is left: else another shows which
+ * was meant.
+ */
 function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
-  const isKept = isServedAgain(problem, sound) || (isOddOneOut(problem, sound) && isGladlyTwice(problem, sound));
-  return isKept ? LIKED_CLAIM_AT_LEAST : CLAIM_AT_LEAST;
+  const isGlad = sound.length > PATIENCE && hasStoodTwice(problem, sound) && isGladlyTwice(problem, sound);
+  if (isGlad || isServedAgain(problem, sound)) return KEPT_CLAIM_AT_LEAST;
+  const [only, ...more] = sound;
+  if (only === undefined || more.length > 0) return CLAIM_AT_LEAST;
+  const isWordOff = !tastesRight(problem, [only]) && !isBright(problem, only);
+  return problem.pours.length === 1 || isWordOff ? SURE : ONE_CUP_CLAIM_AT_LEAST;
 }
 
 /**
- * Settings that stood twice or more, every sound shot as wanted, and that are well believed in; or that read right two times of
- * three, or were liked three times: to turn anything for the last tenths would be fiddling. Good enough is enough.
+ * Confirmed, and not believed wrong; or right every time, though marked lower, and well believed in; or served three times: to turn
+ * anything for the last tenths would be fiddling. Good enough is enough.
  */
 export function isGoodEnough(problem: Problem, { sound }: Evidence, here: Outlook): boolean {
   if (isServedAgain(problem, sound)) return true;
-  if (isOddOneOut(problem, sound) && rightBy(problem, here) >= claimAtLeast(problem, sound)) return true;
+  if (hasStoodTwice(problem, sound) && rightBy(problem, here) >= claimAtLeast(problem, sound)) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;

@@ -128,13 +128,17 @@ function isOneOfTwoOdd(problem: Problem, pours: readonly Pour[], scale: TasteSca
   return Math.abs(one - other) >= FAR_APART && Math.min(Math.abs(one), Math.abs(other)) <= SMALLEST_WORD;
 }
 
-/** Two of three read right, the newest among them and one to serve, if it was marked: what was odd between them was noise. */
-export function isOddOneOut(problem: Problem, sound: readonly Pour[]): boolean {
+/**
+ * Confirmed: two or more cups read right, the newest among them and one to serve, if it was marked. One odd cup in three between them was
+ * noise. It takes a third where the acidity of a light roast was called sour, or outside the range that a school tolerates.
+ */
+export function hasStoodTwice(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);
-  if (newest === undefined || sound.length <= PATIENCE || !readsRight(problem, newest)) return false;
+  if (newest === undefined || !readsRight(problem, newest)) return false;
   if (newest.marks.overall !== null && !isLiked(newest)) return false;
   const right = sound.filter((pour) => readsRight(problem, pour));
-  return right.length >= TWO_OF_THREE * sound.length;
+  const isPlain = right.every((pour) => isInTime(problem, pour) && tastesRight(problem, [pour]));
+  return sound.length >= (isPlain ? 2 : 3) && right.length >= Math.max(2, TWO_OF_THREE * sound.length);
 }
 
 /** The newest cup and one before it read right and were gladly served. */
