@@ -69,6 +69,21 @@ describe('building the request of a dial-in', () => {
     expect(overallOf('serve', [])).toBeUndefined();
   });
 
+  it('marks such a cup as those who tasted it mark', () => {
+    const marks = {
+      overall: { best: { mean: 9.8, sd: 0.2 }, loss: { mean: 1.54, sd: 0.2 }, cups: 12 },
+      sweetness: null,
+    };
+    const palates = [{ person: 'Ines', balance: 0, body: 0, marks }];
+    const markOf = (person: string) =>
+      buildAdviceRequest({
+        ...sheet,
+        palates,
+        shots: [{ ...sheet.shots[0]!, verdict: 'serve', tastings: [{ person, balance: 0 }] }],
+      }).shots[0]!.taste?.overall;
+    expect([markOf('Ines'), markOf('Mads')]).toEqual([9.5, 8]);
+  });
+
   it('tells how the people of this dial-in mark, together, once all of them are known', () => {
     const marks = (best: number) => ({
       overall: { best: { mean: best, sd: 0.2 }, loss: { mean: 1.5, sd: 0.2 }, cups: 12 },

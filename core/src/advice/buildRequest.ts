@@ -2,6 +2,7 @@ import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
 import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { DoseLaw } from '../dose/timedDose';
 import type { Method } from '../method/Method';
+import { ownMark } from './marking';
 import type {
   AdviceRequest,
   AdviceShot,
@@ -102,6 +103,7 @@ export interface SheetLike {
 /** Puts the question of a dial-in: the stored sheet as an `olvet.advice-request/1`. */
 export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
   const { run, grinder, basket, machine, coffee } = sheet;
+  const taster = tasterOf(sheet);
   return {
     schema: 'olvet.advice-request/1',
     id: run.id,
@@ -135,7 +137,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       learned: coffee.learnedTaste ?? null,
     },
     target: run.target,
-    taster: tasterOf(sheet),
+    taster,
     start: { ...startOf(run), handCheck: run.handCheck ?? null },
     measuring: sheet.hasScale === false ? { doseSdGrams: STRIKE_SD_GRAMS, yieldSdGrams: GLASS_SD_GRAMS } : null,
     shots: sheet.shots.map((shot) => ({
@@ -152,7 +154,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       purged: shot.purged,
       cause: shot.cause ?? null,
       versusLast: shot.versusLast ?? null,
-      taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates)),
+      taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates), taster?.overall),
     })),
   };
 }
@@ -183,13 +185,17 @@ function tasterOf({ shots, palates = [] }: SheetLike): LearnedTaster | null {
   return overall || sweetness ? { overall, sweetness } : null;
 }
 
-/** What a cup is marked of ten by those who would serve it, and by those who would not. */
+/** What a cup is marked of ten by most people who would serve it, and by those who would not. */
 export const SERVED_MARK = { serve: 8, sink: 4 } as const;
 
-/** A tasted cup that nobody marked is marked by what was done with it; what nobody tasted says nothing, served or not. */
-function markedBy(verdict: 'sink' | 'serve' | null | undefined, taste: AdviceShot['taste']): AdviceShot['taste'] {
+/** A tasted cup that nobody marked is marked by what was done with it, as these people mark; what nobody tasted says nothing, served or not. */
+function markedBy(
+  verdict: 'sink' | 'serve' | null | undefined,
+  taste: AdviceShot['taste'],
+  marks: LearnedMarks | null | undefined,
+): AdviceShot['taste'] {
   if (!taste || !verdict) return taste;
-  return { ...taste, overall: taste.overall ?? SERVED_MARK[verdict] };
+  return { ...taste, overall: taste.overall ?? ownMark('overall', marks, SERVED_MARK[verdict]) };
 }
 
 /**

@@ -28,4 +28,5 @@ export { DRY } from './problem';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
+export { ownMark } from './marking';
 export { moveLine, type MoveLine } from './moveLine';

@@ -1,6 +1,6 @@
 import { answer, type Advice } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { asMostWouldMark, fitMarking, markingFor, strangersMarking, type MarkedCup } from './marking';
+import { asMostWouldMark, fitMarking, markingFor, ownMark, strangersMarking, type MarkedCup } from './marking';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest, type LearnedMarks } from './request';
 
@@ -72,6 +72,17 @@ describe('a mark read as most people would give it', () => {
     expect(read(8.5, [], markingFor('overall', learned(10), 0))).toBeLessThanOrEqual(7);
     // A point away costs this person half of what it costs others: half a mark says twice as much.
     expect(read(8, [], markingFor('overall', learned(9, 0.75), 0))).toBeLessThanOrEqual(6.5);
+  });
+
+  it('leads back to what that person writes', () => {
+    expect(MARKS.map((mark) => ownMark('overall', null, mark))).toEqual(MARKS);
+    expect([6.3, 9.8].map((best) => ownMark('overall', learned(best), 8))).toEqual([6, 9.5]);
+    for (const best of [5.5, 6.3, 7.2, 9.1, 9.8]) {
+      const own = ownMark('overall', learned(best), 8);
+      expect(Math.abs(read(own, [], markingFor('overall', learned(best), 0)) - 8)).toBeLessThanOrEqual(0.5);
+    }
+    // Whoever leaves no room above a five writes no eight for it, and nothing under nought.
+    expect(ownMark('overall', learned(5), 0)).toBe(0);
   });
 
   it('stays in halves and on the scale of ten', () => {

@@ -126,6 +126,16 @@ export function asMostWouldMark(
   return Math.min(10, Math.max(0, known, Math.min(GLAD_AT_MOST, known + Math.max(0, stricter))));
 }
 
+/**
+ * The other way round: what a person whose marks are known writes where most people write this mark, in halves, 0–10. A stranger writes
+ * the same.
+ */
+export function ownMark(scale: LikingScaleName, learned: LearnedMarks | null | undefined, mark: number): number {
+  const { best, loss } = markingFor(scale, learned, 0);
+  const own = best.mean - ((LIKING[scale].usualBest - mark) * loss.mean) / USUAL_LOSS.mean;
+  return Math.min(10, Math.max(0, mark + inHalves(own - mark)));
+}
+
 function inHalves(value: number): number {
   return Math.round(2 * value) / 2;
 }

@@ -109,6 +109,19 @@ describe('the taste of the newest shot', () => {
     expect(body).toMatchObject({ person: 'Ines', balance: 1, overall: 8 });
   });
 
+  it('puts down and reads what one would serve as that person marks', async () => {
+    const marks = { best: { mean: 6.3, sd: 0.2 }, loss: { mean: 1.54, sd: 0.15 }, cups: 31 };
+    const known = { person: 'Ines', balance: 0, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 };
+    const palates = [{ ...known, marks: { overall: marks, sweetness: null } }];
+    const written = open({ ...two({ tastings: [note('Ines', { overall: 5.5 })] }), palates });
+    fireEvent.click(screen.getByRole('button', { name: 'Ines' }));
+    await waitFor(() => expect(chip('would serve it')).toHaveAttribute('aria-pressed', 'true'));
+    fireEvent.click(chip('would not'));
+    expect((await next(written, 1)).body).toMatchObject({ overall: 2 });
+    fireEvent.click(chip('sweet'));
+    expect((await next(written, 2)).body).toMatchObject({ sweetness: 8 });
+  });
+
   it('says where a known person’s notes are counted from', async () => {
     const palates = [{ person: 'Ines', balance: 0.5, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31, marks: null }];
     open({ ...two(), palates });

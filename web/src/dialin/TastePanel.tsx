@@ -2,6 +2,7 @@ import {
   combineTastings,
   findMethod,
   METHODS,
+  ownMark,
   SERVED_MARK,
   TASTE_WORDS,
   VERDICTS,
@@ -13,6 +14,7 @@ import { v7 } from 'uuid';
 import {
   usePutShotMutation,
   usePutTastingMutation,
+  type PalateView,
   type SheetView,
   type TastingDto,
   type TastingView,
@@ -38,14 +40,24 @@ interface Chip {
   says: (mark: number) => boolean;
 }
 
-/** Words for what the pad does not hold; two of one axis exclude each other. */
-const CHIPS: Chip[] = [
+/** Words for what the pad does not hold; two of one axis exclude each other. A mark is put down and read as this person marks. */
+const chipsFor = (marks?: PalateView['marks']): Chip[] => [
   { word: 'sweet', axis: 'sweetness', value: TASTE_WORDS.sweet!.value, says: (mark) => mark >= 7 },
   { word: 'not sweet', axis: 'sweetness', value: 3, says: (mark) => mark <= 4 },
   { word: 'dry', axis: 'dryness', value: TASTE_WORDS.dry!.value, says: (mark) => mark >= 1 && mark < 2 },
   { word: 'harsh', axis: 'dryness', value: TASTE_WORDS.harsh!.value, says: (mark) => mark >= 2 },
-  { word: 'would serve it', axis: 'overall', value: SERVED_MARK.serve, says: (mark) => mark >= 7 },
-  { word: 'would not', axis: 'overall', value: SERVED_MARK.sink, says: (mark) => mark <= 5 },
+  {
+    word: 'would serve it',
+    axis: 'overall',
+    value: ownMark('overall', marks?.overall, SERVED_MARK.serve),
+    says: (mark) => mark >= ownMark('overall', marks?.overall, 7),
+  },
+  {
+    word: 'would not',
+    axis: 'overall',
+    value: ownMark('overall', marks?.overall, SERVED_MARK.sink),
+    says: (mark) => mark <= ownMark('overall', marks?.overall, 5),
+  },
 ];
 
 /** The taste of a shot, the newest if none is named: one tap on the pad, chips and marks for the rest, a name where several taste. */
@@ -122,7 +134,7 @@ export function TastePanel({
         onTaste={(cup) => save(cup)}
       />
       <div className={styles.chips}>
-        {CHIPS.map(({ word, axis, value, says }) => {
+        {chipsFor(palate?.marks).map(({ word, axis, value, says }) => {
           const mark = own?.[axis];
           const chosen = mark != null && says(mark);
           return (
