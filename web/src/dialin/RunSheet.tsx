@@ -5,7 +5,7 @@ import { orDash, temperatureNumber } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
 import { SeenCell } from './SeenCell';
 import { SurpriseMark } from './SurpriseMark';
-import { changeDirection, nudge, plannedOf, type Variable } from './settings';
+import { changeDirection, isMissed, nudge, plannedOf, toleranceOf, type Variable } from './settings';
 import styles from './RunSheet.module.css';
 import { GhostTaste, TasteCell } from './TasteCell';
 import { GhostTime, TimeCell, timeScale } from './TimeCell';
@@ -104,7 +104,15 @@ export function RunSheet(props: RunSheetProps) {
                 const now = plannedOf(shot)[variable];
                 const then = before ? plannedOf(before)[variable] : now;
                 const direction = now === null || then === null ? 0 : changeDirection(sheet, variable, then, now);
-                return <ValueCell key={shot.id} text={show(measured(shot))} direction={direction} lever={variable} />;
+                return (
+                  <ValueCell
+                    key={shot.id}
+                    text={show(measured(shot))}
+                    aimedAt={isMissed(shot, variable) ? show(now) : null}
+                    direction={direction}
+                    lever={variable}
+                  />
+                );
               })}
               {ghost && (
                 <GhostCell
@@ -144,9 +152,10 @@ export function RunSheet(props: RunSheetProps) {
                 key={shot.id}
                 taste={combineTastings(shot.tastings, sheet.palates) ?? null}
                 wanted={run.target}
+                tolerance={toleranceOf(sheet)}
               />
             ))}
-            {ghost && <GhostTaste expect={expect} wanted={run.target} />}
+            {ghost && <GhostTaste expect={expect} />}
           </tr>
           <tr>
             <th scope="row">seen</th>

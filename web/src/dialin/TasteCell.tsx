@@ -16,22 +16,19 @@ interface Taste {
   likes?: Wanted | null;
 }
 
-/** What still counts as wanted, points. */
-const NEAR = { balance: 0.5, body: 0.9 };
-
 /** Against the cup that is wanted, counted from where its tasters like one best. */
-function outcomeOf({ balance, body, dryness, likes }: Taste, wanted: Wanted): Outcome {
+function outcomeOf({ balance, body, dryness, likes }: Taste, wanted: Wanted, tolerance: Wanted): Outcome {
   const off = (balance ?? wanted.balance) - wanted.balance - (likes?.balance ?? 0);
-  const side = sideOf(off, -NEAR.balance, NEAR.balance);
+  const side = sideOf(off, -tolerance.balance, tolerance.balance);
   if (side !== 'on') return side;
-  const isBodyOff = body != null && Math.abs(body - wanted.body - (likes?.body ?? 0)) > NEAR.body;
+  const isBodyOff = body != null && Math.abs(body - wanted.body - (likes?.body ?? 0)) > tolerance.body;
   return isBodyOff || (dryness ?? 0) >= DRY ? 'off' : 'on';
 }
 
-/** A cup in a shape and a few words. */
-export function TasteCell({ taste, wanted }: { taste: Taste | null; wanted: Wanted }) {
+/** A cup in a shape and a few words; it is on target within the school's tolerance. */
+export function TasteCell({ taste, wanted, tolerance }: { taste: Taste | null; wanted: Wanted; tolerance: Wanted }) {
   if (!taste || (taste.balance == null && taste.body == null)) return <td className="quiet">not tasted</td>;
-  const outcome = outcomeOf(taste, wanted);
+  const outcome = outcomeOf(taste, wanted, tolerance);
   const balance = taste.balance == null ? null : balanceWord(taste.balance);
   const body = taste.body == null ? null : bodyWord(taste.body);
   const isBodyNamed = body !== 'full' || balance === null;
@@ -47,13 +44,12 @@ export function TasteCell({ taste, wanted }: { taste: Taste | null; wanted: Want
 }
 
 /** What the next cup should be like, with its odds. */
-export function GhostTaste({ expect, wanted }: { expect: Expectation | null; wanted: Wanted }) {
+export function GhostTaste({ expect }: { expect: Expectation | null }) {
   if (!expect) return <td className={sheetStyles.next} />;
-  const { mean } = expect.balance;
   return (
     <td className={sheetStyles.next}>
       <span className={styles.ghost}>
-        {balanceWord(mean - wanted.balance)}, {bodyWord(expect.body.mean)}
+        {balanceWord(expect.balance.mean)}, {bodyWord(expect.body.mean)}
       </span>
       <span className={styles.odds}>as wanted {oddsInWords(expect.asWanted)}</span>
     </td>

@@ -1,13 +1,4 @@
-import {
-  combineTastings,
-  findMethod,
-  METHODS,
-  ownMark,
-  SERVED_MARK,
-  TASTE_WORDS,
-  VERDICTS,
-  type Expectation,
-} from '@olvet/core';
+import { combineTastings, ownMark, SERVED_MARK, TASTE_WORDS, VERDICTS, type Expectation } from '@olvet/core';
 import { AutoComplete, Button } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -24,6 +15,7 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { palateInWords } from '../parts/learned';
 import { ToggleChip } from '../parts/ToggleChip';
+import { toleranceOf } from './settings';
 import { storedShotDto } from './shotDto';
 import { Mark } from './Mark';
 import { Swallowed } from './Swallowed';
@@ -114,7 +106,7 @@ export function TastePanel({
   );
   const others = shot?.tastings.filter((tasting) => tasting.person !== taster) ?? [];
   const { target } = sheet.run;
-  const { tolerance } = sheet.method ?? findMethod(sheet.run.methodId) ?? METHODS[0]!;
+  const tolerance = toleranceOf(sheet);
   const palate = sheet.palates.find(({ person }) => person === taster);
   return (
     <section className={styles.panel} aria-label={named ? `Taste of shot ${number} again` : 'Taste'}>

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen, within } from '@testing-library/react';
-import type { Expectation } from '@olvet/core';
+import { METHODS, type Expectation } from '@olvet/core';
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import { EntryLine } from './EntryLine';
 import { GhostCell } from './GhostCell';
@@ -7,6 +7,7 @@ import { SeenCell } from './SeenCell';
 import { GhostTaste, TasteCell } from './TasteCell';
 import { TastePad } from './TastePad';
 import { GhostTime, TimeCell, timeScale } from './TimeCell';
+import { ValueCell } from './ValueCell';
 
 const expectation: Expectation = {
   timeSeconds: { mean: 28.1, p10: 25.2, p90: 31.4 },
@@ -124,6 +125,14 @@ describe('cells of the run sheet', () => {
     expect(scale.high).toBe(58);
   });
 
+  it('show what was poured, and what it was poured for where that is another', () => {
+    const { container } = inRow(<ValueCell text="36" aimedAt="38" direction={1} lever="yieldGrams" />);
+    expect(container).toHaveTextContent('longer, 36 for 38');
+    expect(
+      inRow(<ValueCell text="36.2" aimedAt={null} direction={0} lever="yieldGrams" />).container,
+    ).toHaveTextContent(/^36\.2$/);
+  });
+
   it('show a time with its mark, and say when nobody timed', () => {
     inRow(<TimeCell shot={shotView('a', { timeSeconds: 21.5 })} scale={scale} />);
     expect(screen.getByText('21.5')).toBeInTheDocument();
@@ -149,20 +158,25 @@ describe('cells of the run sheet', () => {
 
   it('put a taste into words, and never call an untasted cup even', () => {
     const wanted = { balance: 0, body: 0 };
-    inRow(<TasteCell taste={{ balance: -1.5, body: -1, dryness: 1.5 }} wanted={wanted} />);
+    const { tolerance } = METHODS[0]!;
+    inRow(<TasteCell taste={{ balance: -1.5, body: -1, dryness: 1.5 }} wanted={wanted} tolerance={tolerance} />);
     expect(screen.getByText('sour, thin, dry')).toBeInTheDocument();
-    inRow(<TasteCell taste={{ body: 0 }} wanted={wanted} />);
+    inRow(<TasteCell taste={{ body: 0 }} wanted={wanted} tolerance={tolerance} />);
     expect(screen.getByText('full')).toBeInTheDocument();
-    inRow(<TasteCell taste={null} wanted={wanted} />);
+    inRow(<TasteCell taste={null} wanted={wanted} tolerance={tolerance} />);
     expect(screen.getByText('not tasted')).toBeInTheDocument();
-    inRow(<GhostTaste expect={expectation} wanted={wanted} />);
+    inRow(<GhostTaste expect={expectation} />);
     expect(screen.getByText('as wanted 2 in 3')).toBeInTheDocument();
   });
 
   it('mark a taste from where its taster likes a cup best, and leave the words as they were said', () => {
     const markOf = (likes: { balance: number; body: number } | null) => {
       const { container, unmount } = inRow(
-        <TasteCell taste={{ balance: 0.5, likes }} wanted={{ balance: 0, body: 0 }} />,
+        <TasteCell
+          taste={{ balance: 0.5, likes }}
+          wanted={{ balance: 0, body: 0 }}
+          tolerance={METHODS[0]!.tolerance}
+        />,
       );
       expect(screen.getByText('a bit bitter')).toBeInTheDocument();
       const isRound = container.querySelector('circle') !== null;
@@ -175,8 +189,10 @@ describe('cells of the run sheet', () => {
   });
 
   it('mark a cup that is even but thin, heavy or harsh as neither on target nor sour nor bitter', () => {
-    const outcomeOf = (taste: { balance: number; body?: number; dryness?: number }) => {
-      const { container, unmount } = inRow(<TasteCell taste={taste} wanted={{ balance: 0, body: 0 }} />);
+    const outcomeOf = (taste: { balance: number; body?: number; dryness?: number }, balance = 0.6) => {
+      const { container, unmount } = inRow(
+        <TasteCell taste={taste} wanted={{ balance: 0, body: 0 }} tolerance={{ balance, body: 0.9 }} />,
+      );
       const mark = container.querySelector('svg')!.classList.value;
       unmount();
       return mark;
@@ -187,6 +203,9 @@ describe('cells of the run sheet', () => {
     expect([outcomeOf({ balance: 0.5, body: 1.5 }), outcomeOf({ balance: 0, dryness: 2 })]).toEqual([thin, thin]);
     expect(outcomeOf({ balance: -1.5, body: -1 })).not.toBe(thin);
     expect(outcomeOf({ balance: 0, body: -0.5, dryness: 1 })).toBe(even);
+    // As far as the school calls close enough.
+    expect(outcomeOf({ balance: 1 })).not.toBe(even);
+    expect(outcomeOf({ balance: 1 }, 1.2)).toBe(even);
   });
 
   it('say what was seen and where', () => {

@@ -1,6 +1,6 @@
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import { gramsUsed } from './gramsUsed';
-import { changeDirection, nudge, plannedOf, scaleOf } from './settings';
+import { changeDirection, isMissed, nudge, plannedOf, scaleOf } from './settings';
 import { newShotDto } from './shotDto';
 
 const settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
@@ -37,6 +37,17 @@ describe('the next shot by steps', () => {
 });
 
 describe('what a shot was aimed at', () => {
+  it('is worth seeing where the hand missed it by more than it usually does', () => {
+    const planned = { doseGrams: 18, yieldGrams: 38 };
+    const poured = (doseGrams: number | null, yieldGrams: number | null) =>
+      (['grind', 'doseGrams', 'yieldGrams'] as const).map((variable) =>
+        isMissed(shotView('a', { planned, doseGrams, yieldGrams }), variable),
+      );
+    expect(poured(18.2, 37)).toEqual([false, false, false]);
+    expect(poured(17.7, 36)).toEqual([false, true, true]);
+    expect(poured(null, null)).toEqual([false, false, false]);
+  });
+
   it('is its plan, or what was measured where no plan was kept', () => {
     const shot = shotView('a', { planned: { grind: 13 }, doseGrams: 17.8 });
     expect(plannedOf(shot)).toEqual({ grind: 13, doseGrams: 17.8, yieldGrams: 36, temperatureC: 93 });

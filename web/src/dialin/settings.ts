@@ -1,4 +1,4 @@
-import { roundTo, snap, type Scale, type Settings } from '@olvet/core';
+import { findMethod, METHODS, roundTo, snap, type Method, type Scale, type Settings } from '@olvet/core';
 import type { SheetShotView, SheetView } from '../app/api';
 
 export type Variable = keyof Settings;
@@ -12,6 +12,21 @@ export function plannedOf(shot: SheetShotView): Settings {
     yieldGrams: planned?.yieldGrams ?? shot.yieldGrams ?? 0,
     temperatureC: planned?.temperatureC ?? shot.temperatureC ?? null,
   };
+}
+
+/** A hand misses by a little; from so many grams on it is worth seeing what was aimed at. */
+const WORTH_SEEING = { doseGrams: 0.3, yieldGrams: 1.5 };
+
+/** Dose or yield was poured well off what was aimed at. */
+export function isMissed(shot: SheetShotView, variable: Variable): boolean {
+  if (variable !== 'doseGrams' && variable !== 'yieldGrams') return false;
+  const poured = shot[variable];
+  return poured != null && Math.abs(poured - plannedOf(shot)[variable]) >= WORTH_SEEING[variable];
+}
+
+/** What the dial-in's school still calls the wanted cup, points. */
+export function toleranceOf({ method, run }: Pick<SheetView, 'method' | 'run'>): Method['tolerance'] {
+  return (method ?? findMethod(run.methodId) ?? METHODS[0]!).tolerance;
 }
 
 /** The range and step a variable of the next shot may take on this equipment. */
