@@ -1,7 +1,7 @@
 import { createRandom, findMethod, type Settings } from '../../core/src/index';
 import { firstSettings, LOST, MAX_SHOTS, oracle, play, type Policy } from './play';
 import { rule, stepper } from './rules';
-import { COMFORTABLE, findRight, isRight, scenarios, type Game, type Physics } from './worlds';
+import { brewSettings, COMFORTABLE, findRight, isRight, scenarios, timeOf, type Game, type Physics } from './worlds';
 
 const everyPhysics = describe.each(['held-out', 'curves'] as const);
 
@@ -168,6 +168,17 @@ describe('the score of a game', () => {
     expect(play(game, script(wrong), hand())).toMatchObject({ score: LOST, claimed: true, falseClaim: true });
     expect(play(game, never, hand())).toMatchObject({ score: LOST, claimed: false, falseClaim: false });
     expect(play(game, never, hand()).grams / MAX_SHOTS).toBeCloseTo(start.doseGrams, 0);
+  });
+
+  it('tells a claim that misses by a hair from one that misses by far', () => {
+    const steady = { ...game, humiditySd: 0 };
+    const seconds = timeOf(steady, steady.world.ideal(brewSettings(start), 1));
+    const claimed = (missedBy: number) =>
+      play({ ...steady, target: { ...steady.target, min: seconds + missedBy, max: seconds + 30 } }, script(), hand());
+    expect(claimed(0.4)).toMatchObject({ falseClaim: false, farClaim: false });
+    expect(claimed(1)).toMatchObject({ falseClaim: true, farClaim: false });
+    expect(claimed(1.6)).toMatchObject({ falseClaim: true, farClaim: true });
+    expect(play(steady, never, hand())).toMatchObject({ farClaim: false });
   });
 
   it('counts moves away from what was right, and the purge they cost', () => {

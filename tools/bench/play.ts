@@ -9,7 +9,7 @@ import {
   type TrueTaste,
 } from '../../core/src/index';
 import { measuredShot } from '../../core/src/advice/advice.fixture';
-import { brewSettings, COMFORTABLE, isRight, timeOf, type Game } from './worlds';
+import { brewSettings, COMFORTABLE, FAR, isRight, timeOf, type Game } from './worlds';
 
 type Shot = AdviceRequest['shots'][number];
 
@@ -27,6 +27,8 @@ export interface Played {
   firstGood: number | null;
   claimed: boolean;
   falseClaim: boolean;
+  /** False by more than a hair: a second more, or a third of the tolerance. */
+  farClaim: boolean;
   grams: number;
   /** Changes made although the settings were right. */
   needlessMoves: number;
@@ -58,6 +60,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     firstGood: null,
     claimed: false,
     falseClaim: false,
+    farClaim: false,
     grams: 0,
     needlessMoves: 0,
     covered: 0,
@@ -102,6 +105,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     if (said.claim) {
       result.claimed = true;
       result.falseClaim = !right;
+      result.farClaim = !isRight(game, settings, Math.exp(logDrift), FAR);
       result.score = right ? n : LOST;
       return result;
     }

@@ -53,8 +53,9 @@ export interface Scenario {
 
 const pick = <T>(random: Random, items: readonly T[]): T => items[Math.floor(random() * items.length)]!;
 
-/** Tolerances of a right setting: as judged, and comfortably inside, as a kept card is. */
+/** Tolerances of a right setting: as judged, so far outside that a tongue might tell, and comfortably inside, as a kept card is. */
 const JUDGED = { seconds: -0.5, share: 1 };
+export const FAR = { seconds: -1.5, share: 4 / 3 };
 export const COMFORTABLE = { seconds: 1, share: 0.6 };
 
 /** True when the noise-free shot is what was wanted: window ±0.5 s, |balance| ≤ 0.6, |body| ≤ 0.9. */

@@ -13,6 +13,7 @@ const COLUMNS = [
   'p90',
   'first good',
   'false %',
+  'far %',
   'never %',
   'grams',
   'needless',
@@ -84,6 +85,7 @@ function rowOf(name: string, played: Played[]): string[] {
   const at = (values: number[], share: number): number =>
     sorted(values)[Math.min(values.length - 1, Math.floor(share * values.length))] ?? 0;
   const mean = (values: number[]): number => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
+  const percent = (is: (one: Played) => boolean): string => ((100 * played.filter(is).length) / n).toFixed(1);
   const scores = played.map(({ score }) => score);
   const foretold = played.reduce((sum, { foretold: f }) => sum + f, 0);
   const covered = played.reduce((sum, { covered: c }) => sum + c, 0);
@@ -93,8 +95,9 @@ function rowOf(name: string, played: Played[]): string[] {
     mean(scores).toFixed(2),
     at(scores, 0.9).toFixed(0),
     mean(played.map(({ firstGood }) => firstGood ?? LOST)).toFixed(2),
-    ((100 * played.filter(({ falseClaim }) => falseClaim).length) / n).toFixed(1),
-    ((100 * played.filter(({ claimed }) => !claimed).length) / n).toFixed(1),
+    percent(({ falseClaim }) => falseClaim),
+    percent(({ farClaim }) => farClaim),
+    percent(({ claimed }) => !claimed),
     mean(played.map(({ grams }) => grams)).toFixed(0),
     mean(played.map(({ needlessMoves }) => needlessMoves)).toFixed(2),
     foretold === 0 ? '' : ((100 * covered) / foretold).toFixed(0),

@@ -1,3 +1,3 @@
-export { carry, type AnsweringGrinder, type CarriedStart } from './carry';
+export type { AnsweringGrinder, CarriedStart } from './carry';
 export { driftedStart, type DriftedStartInput } from './driftedStart';
 export { middleOfLast, stationState, type StationState, type StationStateInput } from './stationState';
