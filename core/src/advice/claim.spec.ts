@@ -153,6 +153,16 @@ describe('good enough', () => {
     expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.55)).toBe(true);
   });
 
+  it('does not ask for a clock where time is an outcome', () => {
+    const open = (timeSeconds: number | null) => {
+      const cup = { ...right, timeSeconds };
+      const target = { ...everydayRequest().target, timeSeconds: { min: 20, max: 38 } };
+      const { problem, evidence } = after([cup, cup], { method: 'open-light', target });
+      return isGoodEnough(problem, evidence, believed(0.1, 0.1, 0.6));
+    };
+    expect([null, 30, 17].map(open)).toEqual([true, true, false]);
+  });
+
   it('is what stood twice and read right, though nobody would serve it gladly, where it is well believed in', () => {
     const marked = { ...right, taste: { ...right.taste, overall: 6.5 } };
     expect([0.85, 0.7].map((share) => isEnough([marked, marked], share))).toEqual([true, false]);

@@ -137,7 +137,8 @@ export function hasStoodTwice(problem: Problem, sound: readonly Pour[]): boolean
   if (newest === undefined || !readsRight(problem, newest)) return false;
   if (newest.marks.overall !== null && !isLiked(newest)) return false;
   const right = sound.filter((pour) => readsRight(problem, pour));
-  const isPlain = right.every((pour) => isInTime(problem, pour) && tastesRight(problem, [pour]));
+  const isInside = (pour: Pour): boolean => pour.timeSeconds === null || isInTime(problem, pour);
+  const isPlain = right.every((pour) => isInside(pour) && tastesRight(problem, [pour]));
   return sound.length >= (isPlain ? 2 : 3) && right.length >= Math.max(2, TWO_OF_THREE * sound.length);
 }
 
