@@ -1,4 +1,4 @@
-import { test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { DEMO_URL } from './browser';
 import { openRunId } from './demo';
 
@@ -7,6 +7,8 @@ const FOLDER = 'docs/screenshots';
 async function picture(page: Page, name: string): Promise<void> {
   await page.waitForLoadState('networkidle');
   await page.waitForTimeout(600);
+  // What the worker still reckons at stands grey on the page.
+  await expect(page.locator('.ant-skeleton')).toHaveCount(0);
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
