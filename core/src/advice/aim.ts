@@ -2,7 +2,7 @@ import type { Choice } from './choice';
 import type { Problem } from './problem';
 
 /** What is meant to bring the time back is at least so likely to do so as the surest move. */
-const AIM_SHARE = 0.9;
+const AIM_SHARE = 0.95;
 
 /**
  * Moves that are meant to land in the window by the best single guess. Gambling on a far setting because the slope may

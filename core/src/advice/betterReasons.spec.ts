@@ -89,7 +89,7 @@ describe('an alternative that reads better', () => {
     const tastes = [-1.5, -1, -0.5, 0, 0.5, 1, 1.5].flatMap((balance) =>
       [-1, 0, 1].map((body) => ({ balance, body, dryness: 0, overall: 8.3 - Math.hypot(balance, body) })),
     );
-    const answers = [26, 29.5, 33].flatMap((timeSeconds) =>
+    const answers = [26, 27.5, 29.5, 31, 33].flatMap((timeSeconds) =>
       tastes.map((taste) => answer(everydayRequest({ shots: [everydayShot({ timeSeconds, taste })] })) as Advice),
     );
     const reading = answers.filter(({ alternatives, expect: { asWanted } }) =>

@@ -19,8 +19,8 @@ describe('the reasons for a move', () => {
     // Finer made it less sour and left it thin: less water mends that and makes it sour again, until the grind follows.
     const thinner = [cup(33, 26.4, -2, -1, 6.5), cup(31, 28.1, -1, -1.5, 7), cup(28.5, 28.2, -0.5, -1, 7.5)];
     expect(why(...thinner, cup(28.5, 29.4, 0, -1.5, 7.5))).toEqual(['first-of-two']);
-    // One word far from anything believed.
-    expect(why(everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -3 } }))).toEqual(['least']);
+    // A word that is believed to be noise more likely than not.
+    expect(why(everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -1.5 } }))).toEqual(['least']);
     const edge = [cup(17, 22, -1, 0, 6), cup(14, 27, 0.5, 0, 6), cup(14, 26.6, 0.5, 0, 6)];
     expect(why(...edge)).toEqual(['on-edge']);
   });

@@ -56,7 +56,9 @@ export function rank(
     : { choices: candidates, mends: false };
   // A lever whose answer lies between two cups has its turn until it is found.
   const isDone = (lever: Lever): boolean => wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever);
-  const inTurn = isTasteMove ? inSchoolOrder(isDone, still.outlook.distance, sensible, levers) : sensible;
+  const inTurn = isTasteMove
+    ? inSchoolOrder(problem.pours.length, isDone, still.outlook.distance, sensible, levers)
+    : sensible;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);

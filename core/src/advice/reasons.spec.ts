@@ -254,7 +254,7 @@ describe('reasons', () => {
     const advice = ask({ shots });
     expect(advice.action).toBe('dialled');
     expect(textOf(advice, 'dialled')).toMatch(
-      /^3 cups at these settings, and each one you would serve: good enough is enough, though it is only 1 in 3/,
+      /^3 cups at these settings, and each one you would serve: good enough is enough, though it is only 1 in 4/,
     );
     expect(ask({ shots: shots.slice(0, 3) }).action).not.toBe('dialled');
   });

@@ -17,19 +17,24 @@ function left(moves: Told[], levers = WALK, shots: AdviceRequest['shots'] = [eve
     move: { lever },
     outlook: { distance, windowShare },
   }));
-  return inSchoolOrder((lever) => wasTriedForTaste(problem, lever), 2, choices, levers).map(
+  return inSchoolOrder(shots.length, (lever) => wasTriedForTaste(problem, lever), 2, choices, levers).map(
     ({ move, outlook }) => `${move.lever} ${outlook.distance}`,
   );
 }
 
 describe('the order of a school', () => {
-  it('is kept where the first lever does at least half as much as any other', () => {
+  it('is kept where the first lever does nearly as much as any other, more so after the second shot, and free after the third', () => {
     const others: Told[] = [
       ['yield', 0.4],
       ['temperature', 0.5],
     ];
-    expect(left([['grind', 1.2], ...others])).toEqual(['grind 1.2']);
-    expect(left([['grind', 1.3], ...others])).toEqual(['grind 1.3', 'yield 0.4']);
+    const leftAfter = (shots: number, distance: number): string[] =>
+      left([['grind', distance], ...others], WALK, Array<ReturnType<typeof everydayShot>>(shots).fill(everydayShot()));
+    expect(leftAfter(1, 1)).toEqual(['grind 1']);
+    expect(leftAfter(1, 1.1)).toEqual(['grind 1.1', 'yield 0.4']);
+    expect(leftAfter(2, 0.7)).toEqual(['grind 0.7']);
+    expect(leftAfter(2, 0.8)).toEqual(['grind 0.8', 'yield 0.4']);
+    expect(leftAfter(3, 0.4)).toEqual(['grind 0.4', 'yield 0.4', 'temperature 0.5']);
   });
 
   it('leaves out the timid moves of that lever', () => {

@@ -2,8 +2,11 @@ import type { Lever } from '../method/Method';
 import type { Move } from './moves';
 import type { Outlook } from './particles';
 
-/** A lever is passed over in its school's order only where a later one brings the cup more than twice as much nearer. */
-const ENOUGH = 0.5;
+/**
+ * A lever keeps its turn in its school's order while it leads as much of the way nearer as this, of what any other would: by the first
+ * shot, and by the second. From the third on enough is known to choose by what each would bring, and the order is only a price.
+ */
+const ENOUGH_BY_SHOT = [0.6, 0.8];
 /** Of one lever the moves are left that do nearly as much as its best: no timid steps where the cup is far off. */
 const NEARLY = 0.75;
 /** Grind is turned for the taste while the time stays in the window by this much. */
@@ -16,16 +19,18 @@ interface Candidate {
 }
 
 /**
- * A school's levers in its order: each is turned before the next is thought of, if it leads nearer to the wanted cup by at least half
- * of what any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
+ * A school's levers in its order: each is turned before the next is thought of, if it leads nearer to the wanted cup by nearly as much
+ * as any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
  * gram is as much as dose is ever moved by, so it need not do as much.
  *
+ * @param shots poured so far
  * @param isDone whether a lever had its turn
  * @param distance of the cup at these settings from the wanted one, in tolerances
  * @param levers the plan's, in the school's order
  * @returns the choices left, never none of some
  */
 export function inSchoolOrder<T extends Candidate>(
+  shots: number,
   isDone: (lever: Lever) => boolean,
   distance: number,
   choices: readonly T[],
@@ -33,11 +38,12 @@ export function inSchoolOrder<T extends Candidate>(
 ): T[] {
   const gainOf = ({ outlook }: T): number => distance - outlook.distance;
   const best = Math.max(...choices.map(gainOf));
+  const least = (ENOUGH_BY_SHOT[shots - 1] ?? Infinity) * best;
   if (best <= 0) return [...choices];
   const isEnough = (choice: T): boolean => {
     const { move, outlook } = choice;
     if (move.lever === 'grind' && outlook.windowShare < STAYS_INSIDE) return false;
-    return gainOf(choice) >= (move.lever === 'dose' ? 0 : ENOUGH * best);
+    return gainOf(choice) >= (move.lever === 'dose' ? 0 : least);
   };
   const open: T[] = [];
   for (const lever of levers) {
