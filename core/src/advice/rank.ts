@@ -8,7 +8,7 @@ import { isEarly, wasTriedForTaste, type Plan } from './levers';
 import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Particles } from './particles';
-import type { Problem } from './problem';
+import { isInTime, type Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 import { isBracketed } from './swings';
@@ -57,7 +57,7 @@ export function rank(
   // A lever whose answer lies between two cups has its turn until it is found.
   const isDone = (lever: Lever): boolean => wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever);
   const inTurn = isTasteMove
-    ? inSchoolOrder(problem.pours.length, isDone, still.outlook.distance, sensible, levers)
+    ? inSchoolOrder(cupsInTime(problem), isDone, still.outlook.distance, sensible, levers)
     : sensible;
   const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
   const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
@@ -91,6 +91,11 @@ export function rank(
     ranked: surestFirst(priced.filter((choice) => choice !== standing || mayStay)),
     passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
   };
+}
+
+/** Cups tasted of shots that poured in time: what the school's order of taste moves is held by. */
+function cupsInTime(problem: Problem): number {
+  return problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour)).length;
 }
 
 /** Cheapest first, but for the step of its lever that promises most, where that one is nearly as cheap. */

@@ -23,7 +23,7 @@ function left(moves: Told[], levers = WALK, shots: AdviceRequest['shots'] = [eve
 }
 
 describe('the order of a school', () => {
-  it('is kept where the first lever does nearly as much as any other, more so after the second shot, and free after the third', () => {
+  it('is kept where the first lever does nearly as much as any other, more so after the second cup, and no longer after the third', () => {
     const others: Told[] = [
       ['yield', 0.4],
       ['temperature', 0.5],
@@ -34,7 +34,18 @@ describe('the order of a school', () => {
     expect(leftAfter(1, 1.1)).toEqual(['grind 1.1', 'yield 0.4']);
     expect(leftAfter(2, 0.7)).toEqual(['grind 0.7']);
     expect(leftAfter(2, 0.8)).toEqual(['grind 0.8', 'yield 0.4']);
-    expect(leftAfter(3, 0.4)).toEqual(['grind 0.4', 'yield 0.4', 'temperature 0.5']);
+    expect(leftAfter(3, 0.4)).toEqual(['grind 0.4', 'yield 0.4']);
+  });
+
+  it('lets heat in only where no lever before it does half as much, or those that do were tried', () => {
+    const third = Array<ReturnType<typeof everydayShot>>(3).fill(everydayShot());
+    const heat: Told = ['temperature', 0.2];
+    const yielded: Told = ['yield', 1.2];
+    expect(left([['grind', 1], yielded, heat], WALK, third)).toEqual(['grind 1', 'yield 1.2']);
+    expect(left([['grind', 1.2], yielded, heat], WALK, third)).toEqual(['grind 1.2', 'yield 1.2', 'temperature 0.2']);
+    const turned = [everydayShot({ grind: 15 }), ...third];
+    expect(left([['grind', 1], yielded, heat], WALK, turned)).toEqual(['grind 1', 'yield 1.2', 'temperature 0.2']);
+    expect(left([heat, ['grind', 0.4]], ['temperature', 'grind'], third)).toEqual(['temperature 0.2', 'grind 0.4']);
   });
 
   it('leaves out the timid moves of that lever', () => {

@@ -4,9 +4,11 @@ import type { Outlook } from './particles';
 
 /**
  * A lever keeps its turn in its school's order while it leads as much of the way nearer as this, of what any other would: by the first
- * shot, and by the second. From the third on enough is known to choose by what each would bring, and the order is only a price.
+ * cup in the window, and by the second. From the third on enough is known to choose by what each would bring, and the order is only a price.
  */
-const ENOUGH_BY_SHOT = [0.6, 0.8];
+const ENOUGH_BY_CUP = [0.6, 0.8];
+/** Heat is the last lever where a school puts it last: it waits for one that does half as much and was not tried for the taste. */
+const HEAT_WAITS = 0.5;
 /** Of one lever the moves are left that do nearly as much as its best: no timid steps where the cup is far off. */
 const NEARLY = 0.75;
 /** Grind is turned for the taste while the time stays in the window by this much. */
@@ -23,14 +25,14 @@ interface Candidate {
  * as any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
  * gram is as much as dose is ever moved by, so it need not do as much.
  *
- * @param shots poured so far
+ * @param cups tasted so far, of shots that poured in time
  * @param isDone whether a lever had its turn
  * @param distance of the cup at these settings from the wanted one, in tolerances
  * @param levers the plan's, in the school's order
  * @returns the choices left, never none of some
  */
 export function inSchoolOrder<T extends Candidate>(
-  shots: number,
+  cups: number,
   isDone: (lever: Lever) => boolean,
   distance: number,
   choices: readonly T[],
@@ -38,17 +40,22 @@ export function inSchoolOrder<T extends Candidate>(
 ): T[] {
   const gainOf = ({ outlook }: T): number => distance - outlook.distance;
   const best = Math.max(...choices.map(gainOf));
-  const least = (ENOUGH_BY_SHOT[shots - 1] ?? Infinity) * best;
+  const least = (ENOUGH_BY_CUP[Math.max(1, cups) - 1] ?? Infinity) * best;
   if (best <= 0) return [...choices];
-  const isEnough = (choice: T): boolean => {
+  const isEnough = (choice: T, gain: number): boolean => {
     const { move, outlook } = choice;
     if (move.lever === 'grind' && outlook.windowShare < STAYS_INSIDE) return false;
-    return gainOf(choice) >= (move.lever === 'dose' ? 0 : least);
+    return gainOf(choice) >= (move.lever === 'dose' ? 0 : gain);
   };
   const open: T[] = [];
-  for (const lever of levers) {
+  for (const [place, lever] of levers.entries()) {
     const own = choices.filter(({ move }) => move.lever === lever);
-    const enough = isDone(lever) ? [] : own.filter(isEnough);
+    const due = levers.slice(0, place).filter((other) => !isDone(other));
+    const waits = choices.some(
+      (choice) => due.some((other) => other === choice.move.lever) && isEnough(choice, HEAT_WAITS * best),
+    );
+    if (lever === 'temperature' && waits) continue;
+    const enough = isDone(lever) ? [] : own.filter((choice) => isEnough(choice, least));
     const most = Math.max(...enough.map(gainOf));
     if (enough.length > 0) return [...open, ...enough.filter((choice) => gainOf(choice) >= NEARLY * most)];
     open.push(...own);
