@@ -37,14 +37,15 @@ describe('the order of a school', () => {
     expect(leftAfter(3, 0.4)).toEqual(['grind 0.4', 'yield 0.4']);
   });
 
-  it('lets heat in only where no lever before it does half as much, or those that do were tried', () => {
+  it('lets heat in only where no lever before it does three quarters as much, whether it was tried or not', () => {
     const third = Array<ReturnType<typeof everydayShot>>(3).fill(everydayShot());
+    const turned = [everydayShot({ grind: 15 }), ...third];
     const heat: Told = ['temperature', 0.2];
     const yielded: Told = ['yield', 1.2];
-    expect(left([['grind', 1], yielded, heat], WALK, third)).toEqual(['grind 1', 'yield 1.2']);
-    expect(left([['grind', 1.2], yielded, heat], WALK, third)).toEqual(['grind 1.2', 'yield 1.2', 'temperature 0.2']);
-    const turned = [everydayShot({ grind: 15 }), ...third];
-    expect(left([['grind', 1], yielded, heat], WALK, turned)).toEqual(['grind 1', 'yield 1.2', 'temperature 0.2']);
+    for (const shots of [third, turned]) {
+      expect(left([['grind', 0.6], yielded, heat], WALK, shots)).toEqual(['grind 0.6', 'yield 1.2']);
+      expect(left([['grind', 0.7], yielded, heat], WALK, shots)).toEqual(['grind 0.7', 'yield 1.2', 'temperature 0.2']);
+    }
     expect(left([heat, ['grind', 0.4]], ['temperature', 'grind'], third)).toEqual(['temperature 0.2', 'grind 0.4']);
   });
 

@@ -7,8 +7,8 @@ import type { Outlook } from './particles';
  * cup in the window, and by the second. From the third on enough is known to choose by what each would bring, and the order is only a price.
  */
 const ENOUGH_BY_CUP = [0.6, 0.8];
-/** Heat is the last lever where a school puts it last: it waits for one that does half as much and was not tried for the taste. */
-const HEAT_WAITS = 0.5;
+/** Heat is the last lever where a school puts it last: it waits for one that leads as much of the way nearer, tried before or not. */
+const HEAT_WAITS = 0.75;
 /** Of one lever the moves are left that do nearly as much as its best: no timid steps where the cup is far off. */
 const NEARLY = 0.75;
 /** Grind is turned for the taste while the time stays in the window by this much. */
@@ -50,11 +50,9 @@ export function inSchoolOrder<T extends Candidate>(
   const open: T[] = [];
   for (const [place, lever] of levers.entries()) {
     const own = choices.filter(({ move }) => move.lever === lever);
-    const due = levers.slice(0, place).filter((other) => !isDone(other));
-    const waits = choices.some(
-      (choice) => due.some((other) => other === choice.move.lever) && isEnough(choice, HEAT_WAITS * best),
-    );
-    if (lever === 'temperature' && waits) continue;
+    const before: (Lever | null)[] = levers.slice(0, place);
+    const waitsFor = (choice: T): boolean => before.includes(choice.move.lever) && isEnough(choice, HEAT_WAITS * best);
+    if (lever === 'temperature' && choices.some(waitsFor)) continue;
     const enough = isDone(lever) ? [] : own.filter((choice) => isEnough(choice, least));
     const most = Math.max(...enough.map(gainOf));
     if (enough.length > 0) return [...open, ...enough.filter((choice) => gainOf(choice) >= NEARLY * most)];
