@@ -79,13 +79,21 @@ describe('the order of a school', () => {
     expect(left(moves, WALK, turned(20))).toEqual(['grind 0.5']);
   });
 
-  it('asks of dose only that it leads nearer: it is never moved by more than half a gram', () => {
+  it('asks of dose only that it leads nearer, the first time: it is not moved by more than half a gram', () => {
     const moves: Told[] = [
       ['dose', 1.9],
       ['yield', 0.2],
     ];
     expect(left(moves, ['dose', 'yield'])).toEqual(['dose 1.9']);
     expect(left([['dose', 2.1], ...moves.slice(1)], ['dose', 'yield'])).toEqual(['dose 2.1', 'yield 0.2']);
+    // Heat waits for it, but only until it was tried.
+    const heated: Told[] = [
+      ['dose', 1.9],
+      ['temperature', 0.2],
+    ];
+    const dosed = [everydayShot({ doseGrams: 17.5, planned: { doseGrams: 17.5, yieldGrams: 36 } }), everydayShot()];
+    expect(left(heated, ['dose', 'temperature'])).toEqual(['dose 1.9']);
+    expect(left(heated, ['dose', 'temperature'], dosed)).toEqual(['dose 1.9', 'temperature 0.2']);
   });
 
   it('says nothing where no move leads nearer', () => {

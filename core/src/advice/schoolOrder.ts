@@ -23,7 +23,7 @@ interface Candidate {
 /**
  * A school's levers in its order: each is turned before the next is thought of, if it leads nearer to the wanted cup by nearly as much
  * as any other would, and grind only as far as the window lets it. Once tried for the taste it competes with the next. Half a
- * gram is as much as dose is ever moved by, so it need not do as much.
+ * gram is as much as dose is moved by at once, so the first time it need not do as much.
  *
  * @param cups tasted so far, of shots that poured in time
  * @param isDone whether a lever had its turn
@@ -45,7 +45,7 @@ export function inSchoolOrder<T extends Candidate>(
   const isEnough = (choice: T, gain: number): boolean => {
     const { move, outlook } = choice;
     if (move.lever === 'grind' && outlook.windowShare < STAYS_INSIDE) return false;
-    return gainOf(choice) >= (move.lever === 'dose' ? 0 : gain);
+    return gainOf(choice) >= (move.lever === 'dose' && !isDone('dose') ? 0 : gain);
   };
   const open: T[] = [];
   for (const [place, lever] of levers.entries()) {
