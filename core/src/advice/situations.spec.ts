@@ -52,6 +52,19 @@ const SITUATIONS: Situation[] = [
     expect: (a) => finer(a) || (variables(a) === 'yieldGrams' && a.settings.yieldGrams > 36),
   },
   {
+    name: 'still sour and thin after finer: finer again while the window has room, heat comes last',
+    ask: {
+      ...walk,
+      grinder: { ...grinder, logTimePerUnit: { mean: 0.074, sd: 0.013, shots: 30 } },
+      shots: [
+        shot(27.6, tasting(-0.5, -1), { grind: 15.5 }),
+        shot(26.8, tasting(-1, -0.5)),
+        shot(28.9, tasting(-1.5, -1), { grind: 13 }),
+      ],
+    },
+    expect: finer,
+  },
+  {
     name: 'in the window, bitter: coarser or shorter, not cooler',
     ask: { shots: [shot(30, tasting(1.5)), shot(30, tasting(1.5))] },
     expect: (a) => coarser(a) || (variables(a) === 'yieldGrams' && a.settings.yieldGrams < 36),
