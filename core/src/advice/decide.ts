@@ -82,7 +82,8 @@ export function decide(problem: Problem, seed: string): Decision {
   };
   const open = (plan: Plan): Choice[] => {
     const near = withoutSwings(problem, plan.stage, from, legal(plan));
-    return plan.stage === 'window' ? aimedAtWindow(problem, near) : near;
+    // What stands in for the grind changes the cup as much as the time: that it lands in the window is not enough.
+    return plan.stage === 'window' && plan.blocked === null ? aimedAtWindow(problem, near) : near;
   };
   const planned = leversToTry(problem, evidence, posterior, particles, still.outlook);
   const { plan, candidates, torn } = wayOut({ problem, evidence, posterior, still, planned, legal, open });
