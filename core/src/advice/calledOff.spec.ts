@@ -3,7 +3,7 @@ import { everydayRequest, everydayShot } from './advice.fixture';
 import { isToMend } from './cups';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
-import { coarser, finer, grinder, variables, type Check } from './situations.fixture';
+import { coarser, cooler, finer, grinder, longer, variables, type Check } from './situations.fixture';
 
 type Taste = NonNullable<AdviceRequest['shots'][number]['taste']>;
 
@@ -36,7 +36,6 @@ const cup = (balance: number, body: number, overall?: number): Taste => ({ balan
 /** What a practised hand may answer to one word, where the whole lever order is open to it. */
 const yieldTo: Check = (a) => variables(a) === 'yieldGrams';
 const shorter: Check = (a) => yieldTo(a) && a.settings.yieldGrams < a.changed[0]!.from;
-const longer: Check = (a) => yieldTo(a) && a.settings.yieldGrams > a.changed[0]!.from;
 const hotter: Check = (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > a.changed[0]!.from;
 const dosed =
   (way: 1 | -1): Check =>
@@ -87,6 +86,32 @@ describe('a cup to mend', () => {
     expect(isMended(cup(-1, 0, 6), cup(0, 0, 6))).toBe(false);
     expect(isMended(cup(-1, 0, 6), cup(-1, 0, 6))).toBe(true);
     expect(isMended(cup(2, 0, 6), cup(-2, 0, 6))).toBe(false);
+  });
+});
+
+describe('cups that are off by a hair more than tolerance on the mean', () => {
+  const sours = [0.5, 0, 1.5].map((miss) => -miss);
+  const lines = [sours, [-0.5, -0.5, -1], [0, -1, -1]];
+  const inRange = [27, 28, 30, 32, 33];
+  const machines = [everydayRequest().machine, { temperatureC: null }];
+  const asks = lines.flatMap((line) =>
+    inRange.flatMap((timeSeconds) => machines.map((machine) => ({ line, timeSeconds, machine }))),
+  );
+  const wrongWay: Record<'sour' | 'bitter', Check[]> = {
+    sour: [coarser, shorter, cooler],
+    bitter: [finer, longer, hotter],
+  };
+
+  it.each(['sour', 'bitter'] as const)('are, where %s, never answered by what makes them more so', (said) => {
+    const side = said === 'sour' ? 1 : -1;
+    for (const { line, timeSeconds, machine } of asks) {
+      const first = everydayShot({ grind: 15, timeSeconds: timeSeconds - 3, taste: cup(-side, 0, 5.5) });
+      const here = line.map((miss) => everydayShot({ timeSeconds, taste: cup(side * miss, 0, 6) }));
+      const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
+      const advice = answer(everydayRequest({ machine, target, shots: [first, ...here] })) as Advice;
+      const isWrong = wrongWay[said].some((check) => check(advice));
+      expect([line, timeSeconds, isWrong ? advice.changed : 'well']).toEqual([line, timeSeconds, 'well']);
+    }
   });
 });
 

@@ -91,10 +91,14 @@ export function isCalledOff(problem: Problem, pour: Pour): boolean {
  * The newest cup is called off by more than tolerance, those before it at the same settings do not take that back, and it was not
  * marked as one to serve: noise or not, who tastes sour turns something.
  */
-export function isToMend(problem: Problem, sound: readonly Pour[]): boolean {
+export function isToMend(
+  problem: Problem,
+  sound: readonly Pour[],
+  scales: readonly TasteScale[] = TASTE_SCALES,
+): boolean {
   const newest = sound.at(-1);
   if (newest === undefined || isLiked(newest) || tastesBothWays(problem, sound)) return false;
-  return TASTE_SCALES.some((scale) => isOff(problem, [newest], scale) && isOff(problem, sound, scale));
+  return scales.some((scale) => isOff(problem, [newest], scale) && isOff(problem, sound, scale));
 }
 
 /** In the window to the second, called off by no more than the smallest word, and one to serve, if it was marked. */

@@ -232,7 +232,9 @@ function leansOneWay(problem: Problem, { sound }: Evidence): boolean {
 /** The tongue says so plainly, whatever roast and origin made one expect of the balance. */
 function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
   const { sound } = evidence;
-  return (plainMiss(problem, sound, 'body') !== 0 || isToMend(problem, sound)) && tastesBalanced(problem, evidence);
+  return (
+    (plainMiss(problem, sound, 'body') !== 0 || isToMend(problem, sound, ['body'])) && tastesBalanced(problem, evidence)
+  );
 }
 
 /**

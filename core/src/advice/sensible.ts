@@ -1,4 +1,5 @@
 import type { Choice } from './choice';
+import { isToMend } from './cups';
 import type { Evidence } from './evidence';
 import { lackOf } from './levers';
 import { endOfScale } from './moves';
@@ -39,7 +40,9 @@ export function sensibleMoves(
   if (mustMove && least.length > 0) return { choices: least, mends: true };
   if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), mends: true };
   const alone = mending.filter((choice) => staysInside(choice) && !choice.move.coupled);
-  const choices = mustMove ? leastOf(alone, careful, mending, [...possible]) : [];
+  // What keeps the window and makes the fault worse is no way: the window is given up first.
+  const anywhere = menders(problem, evidence, here, candidates).mending.filter(({ move }) => !move.coupled);
+  const choices = mustMove ? leastOf(alone, careful, mending, anywhere) : [];
   return { choices, mends: mending.length > 0 };
 }
 
@@ -50,7 +53,8 @@ function withoutLosses(
   here: Outlook,
   candidates: readonly Choice[],
 ): readonly Choice[] {
-  if (problem.method.timeIs === 'outcome' || !tastesRight(problem, sound)) return candidates;
+  if (problem.method.timeIs === 'outcome' || !tastesRight(problem, sound) || isToMend(problem, sound))
+    return candidates;
   const isKept = ({ outlook }: Choice): boolean => outlook.windowShare >= Math.min(WINDOW_DOUBT, here.windowShare);
   return candidates.filter(isKept);
 }
