@@ -90,8 +90,11 @@ describe('a cup to mend', () => {
 });
 
 describe('cups that are off by a hair more than tolerance on the mean', () => {
-  const sours = [0.5, 0, 1.5].map((miss) => -miss);
-  const lines = [sours, [-0.5, -0.5, -1], [0, -1, -1]];
+  const lines = [
+    [-0.5, 0, -1.5],
+    [-0.5, -0.5, -1],
+    [0, -1, -1],
+  ];
   const inRange = [27, 28, 30, 32, 33];
   const machines = [everydayRequest().machine, { temperatureC: null }];
   const asks = lines.flatMap((line) =>
