@@ -43,7 +43,7 @@ export function sensibleMoves(
   // What keeps the window and makes the fault worse is no way: the window is given up first.
   const anywhere = menders(problem, evidence, here, candidates).mending.filter(({ move }) => !move.coupled);
   const choices = mustMove ? leastOf(alone, careful, mending, anywhere) : [];
-  return { choices, mends: mending.length > 0 };
+  return { choices, mends: mending.length > 0 || choices.length > 0 };
 }
 
 /** The window is not given up for a cup that no word calls off. */
