@@ -53,6 +53,23 @@ describe('a claim', () => {
     expect([0.55, 0.45].map((share) => claims([coarser, right, right], share))).toEqual([true, false]);
   });
 
+  it('is made of a single cup in a long dial-in where that is likelier right than wrong, but not of a series', () => {
+    const claims = (shots: AdviceRequest['shots'], share: number) => {
+      const { problem, evidence } = after(shots);
+      return mayClaim(problem, evidence, believed(share));
+    };
+    const at = (grind: number, shot = sour) => ({ ...shot, grind });
+    const search = [at(17), at(16), at(15)];
+    const leaning = { ...right, taste: { ...right.taste!, balance: -1, overall: 7 } };
+    expect([0.55, 0.45].map((share) => claims([...search, right], share))).toEqual([true, false]);
+    expect(claims([...search.slice(1), right], 0.55)).toBe(false);
+    // A cup called off by a little and yet one to serve; never one that is to be mended.
+    expect([claims([...search, leaning], 0.55), claims([...search.slice(1), leaning], 0.75)]).toEqual([true, false]);
+    expect(claims([...search, { ...leaning, taste: { ...leaning.taste, overall: 6 } }], 0.9)).toBe(false);
+    // The same four shots at one setting are no search.
+    expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
+  });
+
   it('needs a sound shot that was timed and tasted, however much is believed', () => {
     const claims = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
       const { problem, evidence } = after(shots, change);

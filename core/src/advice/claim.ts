@@ -14,7 +14,7 @@ import {
 } from './cups';
 import { missedRecipe, type Evidence } from './evidence';
 import { rightBy, type Outlook } from './particles';
-import type { Pour, Problem } from './problem';
+import { isLongDialIn, type Pour, type Problem } from './problem';
 import { tastesPlainlyOff, tastesRight } from './taste';
 
 /** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */
@@ -49,7 +49,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  if (sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
+  if (!isLongDialIn(problem) && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
@@ -65,13 +65,13 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
 /**
  * How likely right a card must be, for the evidence there is. Who calls cups wrong that were served three times, or two of three gladly,
  * doubts the belief and not the cups. Of a single cup a glad mark outweighs a word only where little doubt is left: else another shows which
- * was meant.
+ * was meant. In a long dial-in one cup is as good as two: good enough is enough.
  */
 function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
   const isGlad = sound.length > PATIENCE && hasStoodTwice(problem, sound) && isGladlyTwice(problem, sound);
   if (isGlad || isServedAgain(problem, sound)) return KEPT_CLAIM_AT_LEAST;
   const [only, ...more] = sound;
-  if (only === undefined || more.length > 0) return CLAIM_AT_LEAST;
+  if (only === undefined || more.length > 0 || isLongDialIn(problem)) return CLAIM_AT_LEAST;
   const isWordOff = !tastesRight(problem, [only]) && !isBright(problem, only);
   return problem.pours.length === 1 || isWordOff ? SURE : ONE_CUP_CLAIM_AT_LEAST;
 }

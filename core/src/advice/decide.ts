@@ -10,6 +10,7 @@ import { isSlower, leversToTry, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
 import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
+import { overrule } from './overrule';
 import { isTooTight, mustPrepare } from './prepare';
 import type { Problem } from './problem';
 import { rank } from './rank';
@@ -21,6 +22,7 @@ export type Stage =
   | 'limits'
   | 'window'
   | 'taste'
+  | 'overruled'
   | 'spoilt'
   | 'tight'
   | TooLittle
@@ -45,6 +47,8 @@ export interface Decision {
   particles: Particles;
   /** A lever the method wanted and could not have: at its limit, locked, or turned to and fro. */
   blocked: Lever | null;
+  /** What the craft would have done, where the odds spoke against it. */
+  craft: Choice | null;
 }
 
 /** The policy: what to do next, from evidence and belief. Words are added elsewhere. */
@@ -59,7 +63,16 @@ export function decide(problem: Problem, seed: string): Decision {
   });
   const still = look(standStill(problem, evidence?.last.planned ?? problem.start));
   const from = still.move.settings;
-  const base = { here: still.outlook, evidence, posterior, mixture, particles, blocked: null, passedOver: [] };
+  const base = {
+    here: still.outlook,
+    evidence,
+    posterior,
+    mixture,
+    particles,
+    blocked: null,
+    passedOver: [],
+    craft: null,
+  };
   if (evidence === null) {
     return { ...base, action: 'start', stage: 'start', chosen: firstMove(problem, posterior, still, look), others: [] };
   }
@@ -76,10 +89,9 @@ export function decide(problem: Problem, seed: string): Decision {
   const isTight = isTooTight(problem, evidence);
   const tooLittle = saysTooLittle(problem, evidence, still.outlook, isTight);
   if (tooLittle !== null) return stay('repeat', tooLittle);
-  const legal = (plan: Plan): Choice[] => {
-    const moves = plan.levers.flatMap((lever) => movesOf(problem, posterior, from, lever)).map(look);
-    return moves.filter((choice) => isSound(problem, still, choice, plan));
-  };
+  const lookAtMoves = (lever: Lever): Choice[] => movesOf(problem, posterior, from, lever).map(look);
+  const legal = (plan: Plan): Choice[] =>
+    plan.levers.flatMap(lookAtMoves).filter((choice) => isSound(problem, still, choice, plan));
   const open = (plan: Plan): Choice[] => {
     const near = withoutSwings(problem, plan.stage, from, legal(plan));
     // What stands in for the grind changes the cup as much as the time: that it lands in the window is not enough.
@@ -94,11 +106,23 @@ export function decide(problem: Problem, seed: string): Decision {
     isContradicted(problem, evidence, still.outlook, stage) ||
     isToConfirm(problem, evidence, still.outlook) ||
     promisesMost(problem, evidence, still, ranked);
-  const chosen = isKept ? standing : ranked[0]!;
+  const craft = isKept ? standing : ranked[0]!;
+  // What is pulled again by rule is a cup that may well be right: odds are no reason to leave it.
+  const overruled = isKept
+    ? null
+    : overrule({ problem, evidence, mixture, particles, still, chosen: craft, plan, lookAtMoves });
+  const chosen = overruled?.chosen ?? craft;
   // A claim is weighed against what would be done instead: the dearer that is, the sooner the card is written.
   const isDone =
     costOfClaim(problem, still.outlook) <= chosen.prices.toGo || isGoodEnough(problem, evidence, still.outlook);
-  if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) return stay('dialled', 'dialled');
+  if (!isTight && isDone && mayClaim(problem, evidence, still.outlook)) {
+    return { ...stay('dialled', 'dialled'), chosen: standing };
+  }
+  if (overruled !== null) {
+    const turned = chosen.move.lever === blocked ? null : blocked;
+    const others = pickOthers(chosen, [overruled.craft, ...overruled.others]);
+    return { ...base, blocked: turned, action: 'change', stage: 'overruled', chosen, others, craft: overruled.craft };
+  }
   const others = pickOthers(chosen, [...ranked, ...passedOver]);
   if (chosen === standing) {
     const why = torn === 'by two cups' ? 'contradicted' : 'confirm';

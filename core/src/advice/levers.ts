@@ -26,6 +26,8 @@ export interface Plan {
   mustSlow?: boolean;
   /** In the window stage: pulling again is an answer too. */
   mayStay?: boolean;
+  /** In matters of taste: the balance is as wanted, so that ratio or dose mends the cup and nothing else. */
+  bodyAlone?: boolean;
   blocked: Lever | null;
 }
 
@@ -85,7 +87,7 @@ export function leversToTry(
   const isHeatFirst = possible[0] === 'temperature' && lack.balance < -2 && canHeat(problem, posterior, from);
   const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
-  if (levers.length > 0) return { levers, stage: 'taste', blocked };
+  if (levers.length > 0) return { levers, stage: 'taste', bodyAlone, blocked };
   return lastResort(problem, evidence, posterior, blocked);
 }
 

@@ -1,4 +1,6 @@
+import { movesInWords } from './alternativeText';
 import type { Expectation, Reason } from './answer';
+import type { Offered } from './betterReasons';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
@@ -22,6 +24,9 @@ export function blockedReasons(problem: Problem, decision: Decision, { circling,
     : atEndOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
   return [{ code: 'limit', text: `${why} The next lever takes over.` }];
 }
+
+/** Fewer shots saved than this are not worth a word. */
+const WORTH_SAYING_SHOTS = 0.2;
 
 /** What else than the end of its scale may stand in the grind's way. */
 const WITHOUT_GRIND = {
@@ -53,6 +58,25 @@ function awayReason(problem: Problem, { chosen, here, evidence }: Decision): Rea
     code: 'on-edge',
     text: `${shots} here, and still it is only ${odds} that these settings are right: something small is moved.`,
   };
+}
+
+/** That the craft would do something else here, and what it is outweighed by. */
+export function overruledReasons(
+  problem: Problem,
+  { craft, chosen }: Decision,
+  { last }: Evidence,
+  { asWanted }: Pick<Expectation, 'asWanted'>,
+  others: readonly Offered[],
+): Reason[] {
+  if (craft === null) return [];
+  const byRule = others.find(({ choice }) => choice === craft)?.expect.asWanted ?? asWanted;
+  const [odds, less] = [oddsInWords(asWanted), oddsInWords(byRule)];
+  const promise = odds === less ? '' : `as wanted ${odds} instead of ${less}`;
+  const fewer = (craft.prices?.toGo ?? 0) - (chosen.prices?.toGo ?? 0);
+  const saved = fewer < WORTH_SAYING_SHOTS ? '' : `about ${plainNumber(fewer, 1)} shots fewer to go`;
+  const why = [promise, saved].filter((part) => part !== '').join(', ') || 'it ends nearer to the cup you want';
+  const text = `By rule the next would be “${movesInWords(problem, craft, last.planned)}”. After ${problem.pours.length} shots what was seen of this coffee outweighs the rule: ${why}.`;
+  return [{ code: 'overruled', text }];
 }
 
 /** What the move is expected to bring. */

@@ -18,6 +18,9 @@ export const PUCK_STRAYS = 0.05;
 /** Settings believed in the window less than this are doubted: time comes first. */
 export const WINDOW_DOUBT = 0.45;
 
+/** From so many shots on a dial-in is long: what was seen of this coffee counts for more than what a school holds of all coffees. */
+const LONG_DIAL_IN_SHOTS = 4;
+
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {
   /** What stood on grinder, scale and machine: the settings as planned. */
@@ -322,4 +325,11 @@ function readClock(
   // Without a first drip the belief reads the shot on its own clock, with its doubt; rules and words take the usual one.
   const usual = convertTime({ ...read, firstDripSeconds: usualLead });
   return { timeSeconds: usual ?? clockSeconds, clockSeconds, clock };
+}
+
+/** A search, not a series: shots from before a drift tell nothing any more, and one setting poured often is no search. */
+export function isLongDialIn({ pours }: Pick<Problem, 'pours'>): boolean {
+  const telling = pours.filter(({ stale }) => !stale);
+  const isSearch = telling.some(({ planned }) => changesBetween(planned, telling[0]!.planned).length > 0);
+  return isSearch && telling.length >= LONG_DIAL_IN_SHOTS;
 }

@@ -3,27 +3,20 @@ import { isWorthRepeating } from './again';
 import { costOf, type Choice, type Priced } from './choice';
 import { isToMend } from './cups';
 import type { Evidence } from './evidence';
-import { goalsOf } from './goals';
 import { isEarly, wasTriedForTaste, type Plan } from './levers';
-import { shotsToGo } from './lookAhead';
 import type { Mixture } from './mixture';
 import type { Particles } from './particles';
+import { byPromise, priced } from './price';
 import { isInTime, type Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 import { isBracketed } from './swings';
 
 const SHORTLIST = 6;
-/** Prices in shots: of 18 g of coffee, of each place down the method's order, of a tolerance's distance from the cup. */
-const COFFEE_PRICE = 0.08;
+/** Price in shots of each place down the method's order. */
 const ORDER_PRICE = 0.06;
 /** Price of the last lever before the others were given a chance. */
 const EARLY_PRICE = 0.3;
-const DISTANCE_PRICE = 0.3;
-/** What a cup tells of balance and body when its overall and sweetness are counted in: as if tasted by this sharp a tongue. */
-const WHOLE_CUP_SD = 0.35;
-/** Price of leaving settings, times the belief that they are right: do not fiddle; and as much more as they are believed a kept recipe. */
-const INERTIA_PRICE = { any: 0.2, kept: 0.8 };
 /** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
 const NEARLY_AS_CHEAP = 0.3;
 
@@ -47,7 +40,6 @@ export function rank(
   plan: Plan,
 ): Ranking {
   const { levers, stage } = plan;
-  const fiddling = (INERTIA_PRICE.any + INERTIA_PRICE.kept * mixture.keptShare) * still.outlook.goodShare;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
   const toMend = isToMend(problem, evidence.sound);
@@ -59,36 +51,15 @@ export function rank(
   const inTurn = isTasteMove
     ? inSchoolOrder(cupsInTime(problem), isDone, still.outlook.distance, sensible, levers)
     : sensible;
-  const promise = ({ outlook }: Choice): number => outlook.goodShare - 0.1 * outlook.distance;
-  const byPromise = (choices: readonly Choice[]): Choice[] => [...choices].sort((a, b) => promise(b) - promise(a));
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
-  const next = [still, ...shortlist];
-  const costs = shotsToGo({
-    particles,
-    next: next.map((choice) => choice.outlook),
-    goals: goalsOf(problem, mixture.main, particles, still, candidates),
-    tasteSd: WHOLE_CUP_SD,
-  });
-  const coffee = (choice: Choice): number => {
-    const purge = choice.move.lever === 'grind' ? (problem.request.grinder.purgeGrams ?? 0) : 0;
-    return (COFFEE_PRICE * (choice.move.settings.doseGrams + purge)) / 18;
-  };
-  const priced = next.map((choice, i): Priced => {
-    const place = choice.move.lever === null ? 0 : levers.indexOf(choice.move.lever);
-    const prices = {
-      toGo: costs[i]!,
-      leaving: choice === still ? 0 : fiddling,
-      coffee: coffee(choice),
-      order: ORDER_PRICE * place + (isEarly(problem, choice.move.lever, levers) ? EARLY_PRICE : 0),
-      distance: DISTANCE_PRICE * choice.outlook.distance,
-    };
-    return Object.assign(choice, { prices });
-  });
-  const mayStay = next.length === 1 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
-  const standing = priced[0]!;
+  const orderPrice = (lever: Lever | null): number =>
+    lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
+  const input = { problem, mixture, particles, still, candidates, orderPrice };
+  const [standing, ...moves] = priced(input, [still, ...shortlist]) as [Priced, ...Priced[]];
+  const mayStay = moves.length === 0 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
   return {
     standing,
-    ranked: surestFirst(priced.filter((choice) => choice !== standing || mayStay)),
+    ranked: surestFirst(mayStay ? [standing, ...moves] : moves),
     passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
   };
 }

@@ -4,7 +4,7 @@ import { CLAIM_AT_LEAST } from './claim';
 import { isBright, isServed, isServedGladly, readsRight, tastesBothWays } from './cups';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
-import { blockedReasons, moveReasons } from './moveReasons';
+import { blockedReasons, moveReasons, overruledReasons } from './moveReasons';
 import { rightBy } from './particles';
 import { isInTime, type Pour, type Problem } from './problem';
 import { shotReasons } from './shotReasons';
@@ -29,6 +29,7 @@ export function reasonsFor(
     ...hasteReasons(problem),
     ...standingReasons(problem, decision, evidence),
     ...blockedReasons(problem, decision, evidence),
+    ...overruledReasons(problem, decision, evidence, expect, others),
     ...moveReasons(problem, decision, expect),
     ...betterReasons(problem, decision, evidence, expect, others),
   ];

@@ -72,6 +72,16 @@ export function waysOut(problem: Problem, evidence: Evidence, here: Outlook, can
   return ways.filter((choice) => !isTurnedOut(problem, evidence, here, choice));
 }
 
+/** Those that lead no scale further off that is called off, or believed to be. */
+export function harmlessOf(
+  problem: Problem,
+  evidence: Evidence,
+  here: Outlook,
+  candidates: readonly Choice[],
+): Choice[] {
+  return candidates.filter(menders(problem, evidence, here, candidates).isHarmless);
+}
+
 interface Menders {
   /** The moves that mend what the cup lacks more. */
   mending: Choice[];

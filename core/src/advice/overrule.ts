@@ -1,0 +1,80 @@
+import type { Lever } from '../method/Method';
+import { costOf, type Choice, type Priced } from './choice';
+import type { Evidence } from './evidence';
+import { isSlower, type Plan } from './levers';
+import type { Mixture } from './mixture';
+import type { Outlook, Particles } from './particles';
+import { byPromise, priced } from './price';
+import { isLongDialIn, type Problem } from './problem';
+import { harmlessOf } from './sensible';
+import { withoutSwings } from './swings';
+
+/** What another way must save, in shots. */
+const MUST_SAVE_SHOTS = 0.3;
+const SHORTLIST = 8;
+const LEVERS: readonly Lever[] = ['grind', 'yield', 'temperature', 'dose'];
+const BODY_LEVERS: readonly Lever[] = ['yield', 'dose'];
+
+export interface OverruleInput {
+  problem: Problem;
+  evidence: Evidence;
+  mixture: Mixture;
+  particles: Particles;
+  still: Choice;
+  /** What the craft would do next. */
+  chosen: Priced;
+  plan: Plan;
+  /** Every legal single move with a lever, looked at. */
+  lookAtMoves: (lever: Lever) => Choice[];
+}
+
+/** What is done against the order of the craft, what the craft would have done, and what else there was: all priced alike. */
+export interface Overruled {
+  chosen: Priced;
+  craft: Priced;
+  others: Priced[];
+}
+
+/**
+ * The rules of the craft hold for coffees in general. Once some shots have told of this one, and another way is likelier the wanted cup and
+ * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet or holds the dose still; the
+ * reasons say so.
+ *
+ * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
+ * is mended by ratio or dose. No cup that is called off is led further off, and nothing swings further than the craft lets it.
+ *
+ * @returns null where the craft stands
+ */
+export function overrule(input: OverruleInput): Overruled | null {
+  const { problem, still, chosen, plan } = input;
+  if (!isLongDialIn(problem) || plan.stage === 'tight') return null;
+  const candidates = waysHeard(input);
+  const shortlist = byPromise(candidates).slice(0, SHORTLIST);
+  const all = { ...input, candidates: [...candidates, chosen], orderPrice: () => 0 };
+  const own = chosen.move.lever === null ? still : chosen;
+  const [craft, ...ways] = priced(all, [own, ...shortlist]) as [Priced, ...Priced[]];
+  const [best, ...others] = ways.sort((a, b) => costOf(a) - costOf(b));
+  if (best === undefined || best.outlook.goodShare < craft.outlook.goodShare) return null;
+  return costOf(best) < costOf(craft) - MUST_SAVE_SHOTS ? { chosen: best, craft, others } : null;
+}
+
+/** The moves that may be heard against the craft. */
+function waysHeard({ problem, evidence, still, plan, lookAtMoves }: OverruleInput): Choice[] {
+  const { outlook: here, move: standing } = still;
+  const { locks } = problem.method;
+  const isHeld = (lever: Lever): boolean => lever !== 'dose' && locks.includes(lever);
+  const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
+    (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
+  );
+  const near = withoutSwings(problem, 'taste', standing.settings, levers.flatMap(lookAtMoves));
+  const harmless = harmlessOf(problem, evidence, here, near);
+  return plan.stage === 'window' ? harmless.filter((choice) => bringsBack(choice, here, plan)) : harmless;
+}
+
+/** Whether it brings the time back as the craft would have it brought back, or nearly. */
+function bringsBack({ move, outlook }: Choice, here: Outlook, { blocked, mustSlow }: Plan): boolean {
+  if (isSlower(outlook, here) !== mustSlow) return false;
+  return (
+    move.lever === 'grind' || (move.lever === 'dose' && move.coupled) || (move.lever === 'yield' && blocked === 'grind')
+  );
+}
