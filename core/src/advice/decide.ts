@@ -89,7 +89,13 @@ export function decide(problem: Problem, seed: string): Decision {
   const isTight = isTooTight(problem, evidence);
   const tooLittle = saysTooLittle(problem, evidence, still.outlook, isTight);
   if (tooLittle !== null) return stay('repeat', tooLittle);
-  const lookAtMoves = (lever: Lever): Choice[] => movesOf(problem, posterior, from, lever).map(look);
+  // Several plans may be thought of before one is made: no move is looked at twice.
+  const looked = new Map<Lever, Choice[]>();
+  const lookAtMoves = (lever: Lever): Choice[] => {
+    const known = looked.get(lever) ?? movesOf(problem, posterior, from, lever).map(look);
+    looked.set(lever, known);
+    return known;
+  };
   const legal = (plan: Plan): Choice[] =>
     plan.levers.flatMap(lookAtMoves).filter((choice) => isSound(problem, still, choice, plan));
   const open = (plan: Plan): Choice[] => {
