@@ -21,7 +21,7 @@ import {
 import { isSurprising, type Evidence } from './evidence';
 import type { PlanStage } from './levers';
 import { rightBy, type Outlook } from './particles';
-import { GRACE_SECONDS, isInTime, PUCK_STRAYS, WINDOW_DOUBT, type Pour, type Problem } from './problem';
+import { GRACE_SECONDS, isInTime, shotsDifferBy, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { isWithin, TASTE_SCALES, tastesPlainlyOff } from './taste';
 
 /** A cup that read right is left only for settings believed in by so much more. */
@@ -36,8 +36,6 @@ const WORTH_STAYING = 0.6;
 const WORTH_CONFIRMING = 0.6;
 /** The same of a cup that nobody would turn: it is not moved on a suspicion, unless a strong one. */
 const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
-/** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
-const ALIKE_SECONDS = 2;
 
 /** Why a shot says too little to move anything by it. */
 export type TooLittle = 'unpurged' | 'blank' | 'unnamed' | 'excused' | 'strayed' | 'no-effect' | 'surprise';
@@ -97,8 +95,7 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const isLeft = isLeftAlone(problem, last) || isGladlyTwice(problem, sound);
   const enough = isLeft ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
   // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
-  const strays = Math.max(ALIKE_SECONDS, PUCK_STRAYS * (last.timeSeconds ?? 0));
-  const grace = mark !== null && mark >= GLADLY ? strays : GRACE_SECONDS;
+  const grace = mark !== null && mark >= GLADLY ? shotsDifferBy(last.timeSeconds ?? 0) : GRACE_SECONDS;
   const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }

@@ -98,6 +98,15 @@ describe('a claim', () => {
     expect(claims({ timeSeconds: 39 }, { grinder, method: 'open-light' })).toBe(true);
   });
 
+  it('is not made from the first shot that tells anything either, on a grinder nobody knows', () => {
+    const claims = (before: AdviceRequest['shots'][number]) => {
+      const { problem, evidence } = after([before, right]);
+      return mayClaim(problem, evidence, believed(0.99));
+    };
+    expect(claims({ ...sour, seen: ['spurts'] })).toBe(false);
+    expect(claims({ ...sour, grind: 16 })).toBe(true);
+  });
+
   it('waits for another where one or two cups are all there is and the newest was called off, unless it was gladly served', () => {
     const claims = (before: AdviceRequest['shots'], overall: number, share = 0.99) => {
       const newest = { ...right, taste: { balance: -1, body: 0, sweetness: 7, overall } };

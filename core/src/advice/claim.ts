@@ -23,7 +23,7 @@ const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 export const CLAIM_AT_LEAST = 0.5;
 /** One cup alone may be luck: two in three. */
 const ONE_CUP_CLAIM_AT_LEAST = 0.65;
-/** The first shot of all, or a single cup called off, only where that is very likely right: a practised hand would pull another. */
+/** The first shot that tells anything, or a single cup called off, only where that is very likely right: a practised hand would pull another. */
 const SURE = 0.8;
 /** What was served again and again is believed rather than the odds. */
 const KEPT_CLAIM_AT_LEAST = 0.2;
@@ -55,7 +55,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (tastesPlainlyOff(problem, dull)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
   const isKnown = problem.request.grinder.logTimePerUnit != null;
-  if (problem.pours.length === 1 && !(isKnown && isSpotless(problem, newest))) return false;
+  if (isFirstToTell(problem) && !(isKnown && isSpotless(problem, newest))) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
@@ -73,7 +73,12 @@ function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
   const [only, ...more] = sound;
   if (only === undefined || more.length > 0 || isLongDialIn(problem)) return CLAIM_AT_LEAST;
   const isWordOff = !tastesRight(problem, [only]) && !isBright(problem, only);
-  return problem.pours.length === 1 || isWordOff ? SURE : ONE_CUP_CLAIM_AT_LEAST;
+  return isFirstToTell(problem) || isWordOff ? SURE : ONE_CUP_CLAIM_AT_LEAST;
+}
+
+/** All before it were spoilt: nothing led to it. */
+function isFirstToTell({ pours }: Problem): boolean {
+  return pours.filter(({ sound }) => sound).length === 1;
 }
 
 /**

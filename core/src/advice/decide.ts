@@ -2,14 +2,15 @@ import type { Lever } from '../method/Method';
 import { isContradicted, isToConfirm, promisesMost, saysTooLittle, type TooLittle } from './again';
 import { aimedAtWindow } from './aim';
 import type { Action } from './answer';
+import { waysBack } from './besideWindow';
 import type { Choice } from './choice';
 import { costOfClaim, isGoodEnough, mayClaim } from './claim';
 import { isSame, readEvidence, type Evidence } from './evidence';
 import type { Posterior } from './infer';
-import { isSlower, leversToTry, type Plan } from './levers';
+import { leversToTry, type Plan } from './levers';
 import { believe, type Mixture } from './mixture';
 import { isCoarser, movesOf, standStill, type Move } from './moves';
-import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
+import { drawParticles, isSlower, lookAt, type Outlook, type Particles } from './particles';
 import { overrule } from './overrule';
 import { isTooTight, mustPrepare } from './prepare';
 import type { Problem } from './problem';
@@ -47,6 +48,8 @@ export interface Decision {
   particles: Particles;
   /** A lever the method wanted and could not have: at its limit, locked, or turned to and fro. */
   blocked: Lever | null;
+  /** The last shot ran a little out of the window, and the cup is mended where its time is. */
+  leavesTime: boolean;
   /** What the craft would have done, where the odds spoke against it. */
   craft: Choice | null;
 }
@@ -71,6 +74,7 @@ export function decide(problem: Problem, seed: string): Decision {
     particles,
     blocked: null,
     passedOver: [],
+    leavesTime: false,
     craft: null,
   };
   if (evidence === null) {
@@ -129,12 +133,14 @@ export function decide(problem: Problem, seed: string): Decision {
     const others = pickOthers(chosen, [overruled.craft, ...overruled.others]);
     return { ...base, blocked: turned, action: 'change', stage: 'overruled', chosen, others, craft: overruled.craft };
   }
-  const others = pickOthers(chosen, [...ranked, ...passedOver]);
+  const leavesTime = plan.leavesTime === true;
+  const back = leavesTime ? waysBack(problem, evidence.last, still.outlook, lookAtMoves('grind')) : [];
+  const others = pickOthers(chosen, [...ranked, ...passedOver, ...back]);
   if (chosen === standing) {
     const why = torn === 'by two cups' ? 'contradicted' : 'confirm';
     return { ...base, blocked, action: 'repeat', stage: why, chosen, others };
   }
-  return { ...base, blocked, action: 'change', stage, chosen, others, passedOver };
+  return { ...base, blocked, action: 'change', stage, chosen, others, passedOver, leavesTime };
 }
 
 /**

@@ -150,6 +150,18 @@ describe('a change of grind on a grinder nobody knows', () => {
     expect(missing(17, 25)!.expectedSeconds).toBeLessThan(-4);
   });
 
+  it('is doubted after two notches that should have told, and did nothing', () => {
+    // About 22 s · (e^(2 · 0.078) − 1): less than tells on a grinder that is known.
+    expect(missing(12, 22)!.expectedSeconds).toBeCloseTo(3.7, 1);
+    expect([missing(12, 22.5), missing(13, 22)]).toEqual([null, null]);
+  });
+
+  it('is doubted after less, too, where the time went far the other way', () => {
+    expect(missing(12.5, 20)).toMatchObject({ seenSeconds: -2 });
+    expect(missing(15.5, 24)).toMatchObject({ seenSeconds: 2 });
+    expect([missing(12.5, 21.5), missing(13.5, 19)]).toEqual([null, null]);
+  });
+
   it('is believed where it did little, which the grinder may be like, or where little was turned', () => {
     expect([missing(11, 23), missing(17, 21), missing(13.5, 19)]).toEqual([null, null, null]);
   });

@@ -15,11 +15,12 @@ const SURPRISE_SIGMAS = 2.3;
 
 /** A grinder's slope is known well with a spread of this share of it or less. */
 const KNOWN_WELL = 0.35;
-/** A change of grind tells when it should move the time by this much; hardly: by less than this share of it. */
-const TELLING_SECONDS = 4;
-const HARDLY = 0.25;
+/** A change of grind tells when it should move the time by so many seconds; hardly: by less than this share of it. */
+const TELLS = { seconds: 4, hardly: 0.25 };
 /** The same where the grinder's answer is known by rule of thumb only: it may be a slow one, and a tenth is nothing at all. */
-const HARDLY_BY_RULE = 0.1;
+const TELLS_BY_RULE = { seconds: 3, hardly: 0.1 };
+/** A smaller change tells, too, where the time went the other way and ended so far from where it should. */
+const TELLS_BACKWARDS = { seconds: 2, missedBySeconds: 4 };
 /** So many shots in the window are a series. */
 const SERIES = 2;
 /** More than a careful hand misses by, in ln: about 0.8 g of 18, and 4 g of 36. */
@@ -103,10 +104,15 @@ function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: P
   const slope = learned?.mean ?? Math.exp(slopePrior(grindScale).mean);
   const finer = finerSign * (last.planned.grind - before.planned.grind);
   const expectedSeconds = before.timeSeconds * Math.expm1(slope * finer);
-  if (Math.abs(expectedSeconds) < TELLING_SECONDS) return null;
   const seenSeconds = last.timeSeconds - before.timeSeconds;
-  const isMissing = seenSeconds / expectedSeconds < (isKnownWell ? HARDLY : HARDLY_BY_RULE);
-  return isMissing ? { expectedSeconds, seenSeconds } : null;
+  const tells = isKnownWell ? TELLS : TELLS_BY_RULE;
+  const isMissing = Math.abs(expectedSeconds) >= tells.seconds && seenSeconds / expectedSeconds < tells.hardly;
+  return isMissing || isBackwards(expectedSeconds, seenSeconds) ? { expectedSeconds, seenSeconds } : null;
+}
+
+function isBackwards(expectedSeconds: number, seenSeconds: number): boolean {
+  if (expectedSeconds * seenSeconds >= 0 || Math.abs(expectedSeconds) < TELLS_BACKWARDS.seconds) return false;
+  return Math.abs(expectedSeconds - seenSeconds) >= TELLS_BACKWARDS.missedBySeconds;
 }
 
 /** One shot outside the window after a good series is noise until it happens twice. */

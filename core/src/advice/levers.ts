@@ -1,10 +1,11 @@
 import type { Lever, Method } from '../method/Method';
 import { SETTING_OF, type Settings } from './answer';
+import { heatBesideWindow, wouldMend, wouldWorsen, type Side } from './besideWindow';
 import { isToMend } from './cups';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { endOfScale, isCoarser, movesOf } from './moves';
-import { lookAt, meanOf, type Outlook, type Particles } from './particles';
+import { isSlower, lookAt, meanOf, type Outlook, type Particles } from './particles';
 import { isTooTight } from './prepare';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import { wrongTurns } from './swings';
@@ -28,6 +29,8 @@ export interface Plan {
   mayStay?: boolean;
   /** In matters of taste: the balance is as wanted, so that ratio or dose mends the cup and nothing else. */
   bodyAlone?: boolean;
+  /** In matters of taste: the last shot ran a little out of the window, and its time is left there. */
+  leavesTime?: boolean;
   blocked: Lever | null;
 }
 
@@ -48,6 +51,8 @@ export function leversToTry(
   if (loosened && isTooTight(problem, evidence)) return { levers: ['grind'], stage: 'tight', blocked: null };
   const stray =
     method.timeIs === 'target' ? straysOut(problem, evidence, here) : gushesOrChokes(problem, evidence, here);
+  const besideWindow = stray === null ? null : heatBesideWindow(problem, evidence, posterior);
+  if (besideWindow !== null) return besideWindow;
   if (stray !== null) {
     const mustSlow = stray.side === 'too fast';
     const window = { stage: 'window', mustSlow, mayStay: !stray.isSure } as const;
@@ -106,10 +111,6 @@ function isUsableLever(problem: Problem, { circling, last }: Evidence, posterior
   return !circling.includes(lever) && movesOf(problem, posterior, last.planned, lever).length > 0;
 }
 
-export function isSlower(outlook: Outlook, than: Outlook): boolean {
-  return outlook.medianTimeSeconds > than.medianTimeSeconds;
-}
-
 /** Grind alone, for a shot that ran out of the window, or out of what is tolerated; null for any other. */
 export function timeFirst(problem: Problem, { last }: Evidence): Plan | null {
   const side = sideOut(problem, last);
@@ -117,7 +118,7 @@ export function timeFirst(problem: Problem, { last }: Evidence): Plan | null {
 }
 
 interface Stray {
-  side: 'too fast' | 'too slow';
+  side: Side;
   /** More than one shot says so, or the belief does; one alone may as well be pulled again. */
   isSure: boolean;
 }
@@ -129,7 +130,7 @@ interface Stray {
  */
 function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Outlook): Stray | null {
   const { min, max } = problem.request.target.timeSeconds;
-  const sideOf = (seconds: number): Stray['side'] => (seconds < (min + max) / 2 ? 'too fast' : 'too slow');
+  const sideOf = (seconds: number): Side => (seconds < (min + max) / 2 ? 'too fast' : 'too slow');
   const outside = (seconds: number): number => Math.max(min - seconds, seconds - max);
   const { timed, mean } = clocked(sameSettings);
   const [before, newest] = timed.slice(-2).map((pour) => pour.timeSeconds!);
@@ -167,17 +168,6 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
 function clocked(pours: readonly Pour[]): { timed: Pour[]; mean: number } {
   const timed = pours.filter(({ sound, timeSeconds }) => sound && timeSeconds !== null);
   return { timed, mean: timed.reduce((sum, { timeSeconds }) => sum + timeSeconds!, 0) / timed.length };
-}
-
-/** Bringing the time back mends the cup, too: finer where it is sour, coarser where it is bitter. */
-function wouldMend(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
-  const miss = tastedMiss(problem, pours, 'balance') ?? 0;
-  return (side === 'too slow' ? miss : -miss) > problem.method.tolerance.balance;
-}
-
-/** Bringing the time back would lead the cup further off. */
-function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Stray['side']): boolean {
-  return wouldMend(problem, pours, side === 'too slow' ? 'too fast' : 'too slow');
 }
 
 /**

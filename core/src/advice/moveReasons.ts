@@ -7,7 +7,7 @@ import { slopeOf } from './infer';
 import { lackOf } from './levers';
 import { endOfScale } from './moves';
 import { rightBy } from './particles';
-import type { Problem } from './problem';
+import { sideOut, type Problem } from './problem';
 import { TASTE_SCALES, tastesRight } from './taste';
 import { capital, oddsInWords, plainNumber } from './words';
 
@@ -79,6 +79,15 @@ export function overruledReasons(
   return [{ code: 'overruled', text }];
 }
 
+/** Why a shot that ran a little out of the window is not brought back. */
+function besideReason(problem: Problem, { last }: Evidence): Reason {
+  const [fault, way] = sideOut(problem, last) > 0 ? ['sour', 'Coarser'] : ['bitter', 'Finer'];
+  return {
+    code: 'beside-window',
+    text: `The time is no further out than shots of the same settings differ, and in the window it was ${fault}, too. ${way} would only lead back there: the temperature mends the cup and leaves the time.`,
+  };
+}
+
 /** What the move is expected to bring. */
 export function moveReasons(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
   const { action, stage, chosen, here, posterior } = decision;
@@ -88,6 +97,7 @@ export function moveReasons(problem: Problem, decision: Decision, expect: Expect
   if (isTasteMove && chosen.outlook.distance >= here.distance) {
     reasons.push(awayReason(problem, decision));
   }
+  if (decision.leavesTime) reasons.push(besideReason(problem, decision.evidence!));
   if (chosen.move.lever === 'grind') {
     const { mean, sd } = slopeOf(posterior);
     reasons.push({

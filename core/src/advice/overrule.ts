@@ -1,9 +1,9 @@
 import type { Lever } from '../method/Method';
 import { costOf, type Choice, type Priced } from './choice';
 import type { Evidence } from './evidence';
-import { isSlower, type Plan } from './levers';
+import type { Plan } from './levers';
 import type { Mixture } from './mixture';
-import type { Outlook, Particles } from './particles';
+import { isSlower, type Outlook, type Particles } from './particles';
 import { byPromise, priced } from './price';
 import { isLongDialIn, type Problem } from './problem';
 import { harmlessOf } from './sensible';

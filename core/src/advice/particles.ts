@@ -66,6 +66,10 @@ export function rightBy({ method }: Problem, here: Outlook): number {
   return method.timeIs === 'outcome' ? here.tasteShare : here.goodShare;
 }
 
+export function isSlower(outlook: Outlook, than: Outlook): boolean {
+  return outlook.medianTimeSeconds > than.medianTimeSeconds;
+}
+
 export function lookAt(problem: Problem, posterior: Posterior, particles: Particles, settings: Settings): Outlook {
   const n = particles.beliefs.length;
   const outlook: Outlook = {

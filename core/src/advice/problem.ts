@@ -15,6 +15,8 @@ import type { AdviceShot, ValidAdviceRequest } from './request';
 export const GRACE_SECONDS = 0.5;
 /** Share of the time by which a puck alone strays. */
 export const PUCK_STRAYS = 0.05;
+/** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
+const ALIKE_SECONDS = 2;
 /** Settings believed in the window less than this are doubted: time comes first. */
 export const WINDOW_DOUBT = 0.45;
 
@@ -155,6 +157,11 @@ export function isInTime(
 ): boolean {
   const { min, max } = problem.request.target.timeSeconds;
   return timeSeconds !== null && timeSeconds >= min - graceSeconds && timeSeconds <= max + graceSeconds;
+}
+
+/** By so many seconds shots of the same settings differ, of about this time. */
+export function shotsDifferBy(timeSeconds: number): number {
+  return Math.max(ALIKE_SECONDS, PUCK_STRAYS * timeSeconds);
 }
 
 /** −1 where a sound shot ran short of the window, or of what is tolerated, 1 where it ran past it, else 0. */

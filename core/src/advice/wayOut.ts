@@ -1,6 +1,7 @@
 import type { Choice } from './choice';
 import { isSame, type Evidence } from './evidence';
 import type { Posterior } from './infer';
+import { heatBesideWindow } from './besideWindow';
 import { lackOf, lastResort, timeFirst, type Plan } from './levers';
 import { rightBy, type Outlook } from './particles';
 import type { Problem } from './problem';
@@ -39,13 +40,15 @@ export function wayOut(input: WayOutInput): WayOut {
   const first: WayOut = { plan: planned, candidates: open(planned), torn: null };
   if (isBetweenTwoCups(input, first.candidates)) return { ...first, torn: 'by two cups' };
   const hasWay = (candidates: Choice[]): boolean => hasWayOut(problem, evidence, still.outlook, candidates);
-  if (planned.stage !== 'taste' || hasWay(first.candidates)) return first;
+  if (planned.stage !== 'taste' || planned.leavesTime || hasWay(first.candidates)) return first;
   if (planned.levers.length === 1) {
     const plan = lastResort(problem, evidence, posterior, planned.levers[0]!);
     const candidates = open(plan);
     if (hasWay(candidates)) return { plan, candidates, torn: null };
   }
   // What would mend the taste leads a time that is out already further out, or leaves it there.
+  const besideWindow = heatBesideWindow(problem, evidence, posterior);
+  if (besideWindow !== null) return { plan: besideWindow, candidates: open(besideWindow), torn: null };
   const back = timeFirst(problem, evidence) ?? intoRange(problem, still.outlook);
   if (back === null) return first;
   const { sound } = evidence;
