@@ -18,6 +18,15 @@ describe('reasons', () => {
     expect(why({ yieldGrams: 41 })!.text).toMatch(/^41 g instead of 36 g ran into the cup/);
   });
 
+  it('say that mark and word disagree only where there is a word', () => {
+    const confirm = (taste: object): string => {
+      const shots = [everydayShot({ timeSeconds: 29, taste: { sweetness: 8, overall: 9, ...taste } })];
+      return textOf(ask({ target, shots }), 'confirm')!;
+    };
+    expect(confirm({ balance: -1, body: 0 })).toMatch(/^Marked 9 of 10 and yet called off by a little/);
+    expect(confirm({})).toMatch(/^One more at the same settings: so far/);
+  });
+
   it('tell drift from noise: the second odd shot in a row, not the first', () => {
     const late = everydayShot({ timeSeconds: 35, taste: { balance: 1, body: 0.5 } });
     const series = [28, 29, 28.5].map((timeSeconds) => everydayShot({ timeSeconds }));

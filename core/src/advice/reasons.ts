@@ -75,7 +75,7 @@ function standingReasons(
       },
     ];
   }
-  if (stage === 'confirm' && isServedGladly(problem, last) && !readsRight(problem, last)) {
+  if (stage === 'confirm' && isServedGladly(problem, last) && readsOff(problem, last)) {
     return [
       {
         code: 'confirm',
