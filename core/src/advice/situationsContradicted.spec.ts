@@ -67,6 +67,33 @@ const CONTRADICTED: Situation[] = [
     expect: (a) => variables(a) === 'grind' && a.settings.grind === 14.5,
   },
   {
+    name: 'a point sour, and a point bitter after the smallest step: one of the two was odd',
+    ask: { ...walk, shots: [at(14, tasting(-1, 0, poor)), at(13.5, tasting(1, 0, poor))] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'the same in a school that turns the grind alone: no reason to turn what it holds still',
+    ask: {
+      ...walk,
+      method: 'one-lever',
+      shots: [at(14, tasting(-1, 0, poor)), at(13.5, tasting(1, 0, poor))],
+    },
+    expect: does('repeat'),
+  },
+  {
+    name: 'sour, and bitter after a step coarser, which makes no cup bitter: not coarser still',
+    ask: { target: walk.target, shots: [at(14, sour), at(14.5, bitter, { timeSeconds: 28.5 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'a point sour, and a point bitter after a whole unit finer: half way back, not all the way to the sour cup',
+    ask: {
+      target: walk.target,
+      shots: [at(14, tasting(-1, 0, poor)), at(13, tasting(1, 0.5, poor), { timeSeconds: 32.5 })],
+    },
+    expect: (a) => variables(a) === 'grind' && a.settings.grind === 13.5,
+  },
+  {
     name: 'sour and bitter two steps of a coarse collar apart: that may well be so, and the next lever finishes the job',
     ask: {
       ...walk,

@@ -50,7 +50,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
       return [
         {
           code: 'contradicted',
-          text: 'So small a step cannot turn a cup round, and there is nothing between: one of these two cups was odd. The same again.',
+          text: 'So small a step cannot turn a cup round so: one of these two was odd, and only another can tell. The same again.',
         },
       ];
     case 'unnamed':

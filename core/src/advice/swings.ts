@@ -33,7 +33,7 @@ export function withoutSwings<T extends { move: Move }>(
 
 /**
  * What was tried and was off the other way than the shots here is not gone back to, nor beyond: what is wanted lies between. For the
- * time that is a mean on the other side of the window; for taste a cup plainly off to the other side, or any mean outside the
+ * time that is a mean on the other side of the window; for taste cups off to the other side, taken together, or any mean outside the
  * window.
  *
  * @returns whether a move from here to such settings, or past them, would be such a turn
@@ -46,7 +46,7 @@ export function wrongTurns(problem: Problem, stage: PlanStage, from: Settings): 
   return (to) => tried.some(([{ planned }]) => isSame(planned, to) || passesBy(from, planned, to));
 }
 
-/** The cup here is plainly off the other way than one at settings that differ by this lever alone: what is wanted lies between. */
+/** The cup here is off the other way than one at settings that differ by this lever alone: what is wanted lies between. */
 export function isBracketed(problem: Problem, { last, sound }: Evidence, lever: Lever): boolean {
   return settingsPoured(problem).some((pours) => {
     const [change, ...others] = changesBetween(last.planned, pours[0].planned);
@@ -63,9 +63,9 @@ function isOffTheOtherWay(problem: Problem, stage: PlanStage, here: readonly Pou
   return tastesOpposite(problem, here, there);
 }
 
-/** Plainly sour the one and plainly bitter the others, or thin and heavy. */
+/** Sour the one and bitter the others, or thin and heavy, each beyond tolerance: two tongues' noise hardly does that. */
 export function tastesOpposite(problem: Problem, here: readonly Pour[], there: readonly Pour[]): boolean {
-  return TASTE_SCALES.some((scale) => plainMiss(problem, here, scale) * plainMiss(problem, there, scale) < 0);
+  return TASTE_SCALES.some((scale) => plainMiss(problem, here, scale, 0) * plainMiss(problem, there, scale, 0) < 0);
 }
 
 /** −1 where the shots, taken together, poured too fast, +1 where too slow, 0 in the window or as good as. */

@@ -60,8 +60,8 @@ export function wayOut(input: WayOutInput): WayOut {
 }
 
 /**
- * What would mend this one cup is to go back to where one was plainly off the other way; nothing lies between, and so small a step cannot
- * turn a cup round: one of the two was odd. Where steps are coarse it can, and the next lever finishes the job.
+ * The cup here is off the other way than one at settings so near that they cannot turn a cup round: one of the two was odd. Where what would
+ * mend this one is to go back there, something may lie between and is tried first; where steps are coarse the next lever finishes the job.
  */
 function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutInput, open: readonly Choice[]): boolean {
   const { sound, sameSettings } = evidence;
@@ -76,9 +76,11 @@ function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutIn
       (pours) => isSame(pours[0].planned, move.settings) && tastesOpposite(problem, sound, pours),
     );
   const between = waysOut(problem, evidence, still.outlook, open);
-  return waysOut(problem, evidence, still.outlook, legal(planned))
+  const moves = legal(planned);
+  const mending = waysOut(problem, evidence, still.outlook, moves);
+  return moves
     .filter((choice) => isSmall(choice) && wasTried(choice))
-    .some(({ move }) => !between.some((choice) => choice.move.lever === move.lever));
+    .some((tried) => !mending.includes(tried) || !between.some((choice) => choice.move.lever === tried.move.lever));
 }
 
 /** A time that is an outcome is brought further into what is tolerated, where nothing else mends the cup without leading it out. */
