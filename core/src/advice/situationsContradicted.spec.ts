@@ -5,6 +5,7 @@ import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
 import {
   coarser,
+  cooler,
   does,
   finer,
   judge,
@@ -84,6 +85,29 @@ const CONTRADICTED: Situation[] = [
     name: 'sour, and bitter after a step coarser, which makes no cup bitter: not coarser still',
     ask: { target: walk.target, shots: [at(14, sour), at(14.5, bitter, { timeSeconds: 28.5 })] },
     expect: does('repeat'),
+  },
+  {
+    name: 'bitter both times, and thin and heavy by turns: what both say is mended',
+    ask: {
+      ...walk,
+      shots: [
+        at(14, tasting(1.5, -1, poor), { timeSeconds: 31 }),
+        at(14, tasting(1.5, 1, poor), { timeSeconds: 29, yieldGrams: 33 }),
+      ],
+    },
+    expect: (a) => coarser(a) || cooler(a) || variables(a) === 'yieldGrams',
+  },
+  {
+    name: 'sour long ago, and bitter twice since after steps coarser: the bitter is believed',
+    ask: {
+      target: walk.target,
+      shots: [
+        at(14, sour, { timeSeconds: 32.5 }),
+        at(15, tasting(1.5, 0.5, poor), { timeSeconds: 30.5 }),
+        at(15.5, bitter, { timeSeconds: 29.8 }),
+      ],
+    },
+    expect: (a) => a.action === 'change',
   },
   {
     name: 'a point sour, and a point bitter after a whole unit finer: half way back, not all the way to the sour cup',

@@ -6,7 +6,7 @@ import type { PlanStage } from './levers';
 import type { Move } from './moves';
 import { isInTime, type Pour, type Problem } from './problem';
 import { isMixture } from './readings';
-import { plainMiss, TASTE_SCALES, tastesRight } from './taste';
+import { plainMiss, TASTE_SCALES, tastesRight, type TasteScale } from './taste';
 
 /**
  * Step, half step, stop: settings that differ from these by one lever alone and were right before are not passed by on the way.
@@ -65,7 +65,17 @@ function isOffTheOtherWay(problem: Problem, stage: PlanStage, here: readonly Pou
 
 /** Sour the one and bitter the others, or thin and heavy, each beyond tolerance: two tongues' noise hardly does that. */
 export function tastesOpposite(problem: Problem, here: readonly Pour[], there: readonly Pour[]): boolean {
-  return TASTE_SCALES.some((scale) => plainMiss(problem, here, scale, 0) * plainMiss(problem, there, scale, 0) < 0);
+  return TASTE_SCALES.some((scale) => agreement(problem, here, there, scale) < 0);
+}
+
+/** Opposite, and off the same way on neither scale: there is nothing that both of them say. */
+export function contradict(problem: Problem, here: readonly Pour[], there: readonly Pour[]): boolean {
+  const isAgreed = TASTE_SCALES.some((scale) => agreement(problem, here, there, scale) > 0);
+  return !isAgreed && tastesOpposite(problem, here, there);
+}
+
+function agreement(problem: Problem, here: readonly Pour[], there: readonly Pour[], scale: TasteScale): number {
+  return plainMiss(problem, here, scale, 0) * plainMiss(problem, there, scale, 0);
 }
 
 /** −1 where the shots, taken together, poured too fast, +1 where too slow, 0 in the window or as good as. */

@@ -6,7 +6,7 @@ import { lackOf, lastResort, timeFirst, type Plan } from './levers';
 import { rightBy, type Outlook } from './particles';
 import type { Problem } from './problem';
 import { hasWayOut, waysOut } from './sensible';
-import { settingsPoured, tastesOpposite } from './swings';
+import { contradict, settingsPoured } from './swings';
 import { TASTE_SCALES, tastesPlainlyOff } from './taste';
 
 /** Settings believed in less than this are not worth another shot. */
@@ -60,8 +60,9 @@ export function wayOut(input: WayOutInput): WayOut {
 }
 
 /**
- * The cup here is off the other way than one at settings so near that they cannot turn a cup round: one of the two was odd. Where what would
+ * The cup here is off the other way than those at settings so near that they cannot turn a cup round: one of them was odd. Where what would
  * mend this one is to go back there, something may lie between and is tried first; where steps are coarse the next lever finishes the job.
+ * Where the lever went the other way, only the shot just before counts: of older ones others have told since.
  */
 function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutInput, open: readonly Choice[]): boolean {
   const { sound, sameSettings } = evidence;
@@ -73,14 +74,18 @@ function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutIn
   };
   const wasTried = ({ move }: Choice): boolean =>
     settingsPoured(problem).some(
-      (pours) => isSame(pours[0].planned, move.settings) && tastesOpposite(problem, sound, pours),
+      (pours) => isSame(pours[0].planned, move.settings) && contradict(problem, sound, pours),
     );
+  const before = problem.pours.at(-2);
+  const isJustBefore = ({ move }: Choice): boolean => before !== undefined && isSame(before.planned, move.settings);
   const between = waysOut(problem, evidence, still.outlook, open);
   const moves = legal(planned);
   const mending = waysOut(problem, evidence, still.outlook, moves);
   return moves
     .filter((choice) => isSmall(choice) && wasTried(choice))
-    .some((tried) => !mending.includes(tried) || !between.some((choice) => choice.move.lever === tried.move.lever));
+    .some((tried) =>
+      mending.includes(tried) ? !between.some((choice) => choice.move.lever === tried.move.lever) : isJustBefore(tried),
+    );
 }
 
 /** A time that is an outcome is brought further into what is tolerated, where nothing else mends the cup without leading it out. */
