@@ -23,7 +23,7 @@ export function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Side
 
 /**
  * A cup sour a second or two past the window, or bitter so little short of it, with the same fault at settings that poured in the window:
- * it is not the time's, and bringing that back would only lead there again. What mends the cup and leaves the time is heat.
+ * it is not the time's, and bringing that back would only lead there again. What mends the cup and leaves the time is hotter or cooler water.
  *
  * @returns null where the time is further out than shots of the same settings differ, where the window was not tried, where grind mends
  * both, or where heat is held, used up or turned to and fro

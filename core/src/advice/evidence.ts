@@ -91,8 +91,8 @@ function spoiltBy(pour: Pour): Evidence['spoilt'] {
 }
 
 /**
- * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb
- * should have, and did nothing at all or moved it the other way.
+ * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb should
+ * have moved it by 3 s, and did nothing at all; or a smaller one after which it went far the other way.
  */
 function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: Pour): Evidence['missing'] {
   const before = pours.at(-2);
