@@ -2,12 +2,12 @@
 // Runs `tools/commands/<name>.ts`. Plain JavaScript on Node's own modules only, because it installs the packages that
 // everything else needs, the TypeScript loader included.
 import { spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import process from 'node:process';
 import { fileURLToPath } from 'node:url';
+import { isInstalled } from './installed.mjs';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [name, ...args] = process.argv.slice(2);
@@ -31,24 +31,17 @@ register();
 const command = createRequire(import.meta.url)(file);
 await command.run(args);
 
-/** Installs what package-lock.json asks for, unless that very lock was installed before. */
+/**
+ * The lock is the kernel's and falls with the process that holds it, so that a crash leaves none behind (flock is in Debian's
+ * util-linux, which every system has).
+ */
 function installPackages() {
-  const lock = createHash('sha256')
-    .update(readFileSync(join(root, 'package-lock.json')))
-    .digest('hex');
-  const stamp = join(root, 'node_modules', '.olvet-installed');
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
-  process.stderr.write('Installing packages (npm ci), about two minutes the first time …\n');
-  // Standard output belongs to the command: `advise` speaks JSON there.
-  const npm = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    cwd: root,
-    stdio: ['ignore', 2, 2],
-    env: { ...process.env, NODE_ENV: '' },
-  });
-  if (npm.status !== 0) {
-    process.stderr.write('npm ci failed: see above. Is the package registry within reach?\n');
+  if (isInstalled()) return;
+  const install = [process.execPath, join('tools', 'install.mjs')];
+  const locked = spawnSync('flock', ['package-lock.json', ...install], { stdio: ['ignore', 2, 2] });
+  if (locked.error) {
+    process.stderr.write(`flock could not be run: ${locked.error.message}. Is util-linux installed?\n`);
     process.exit(1);
   }
-  mkdirSync(dirname(stamp), { recursive: true });
-  writeFileSync(stamp, lock);
+  if (locked.status !== 0) process.exit(1);
 }
