@@ -107,10 +107,10 @@ function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: P
   const seenSeconds = last.timeSeconds - before.timeSeconds;
   const tells = isKnownWell ? TELLS : TELLS_BY_RULE;
   const isMissing = Math.abs(expectedSeconds) >= tells.seconds && seenSeconds / expectedSeconds < tells.hardly;
-  return isMissing || isBackwards(expectedSeconds, seenSeconds) ? { expectedSeconds, seenSeconds } : null;
+  return isMissing || wentFarTheOtherWay(expectedSeconds, seenSeconds) ? { expectedSeconds, seenSeconds } : null;
 }
 
-function isBackwards(expectedSeconds: number, seenSeconds: number): boolean {
+function wentFarTheOtherWay(expectedSeconds: number, seenSeconds: number): boolean {
   if (expectedSeconds * seenSeconds >= 0 || Math.abs(expectedSeconds) < TELLS_BACKWARDS.seconds) return false;
   return Math.abs(expectedSeconds - seenSeconds) >= TELLS_BACKWARDS.missedBySeconds;
 }

@@ -5,9 +5,10 @@ import { isToMend } from './cups';
 import { isSame, type Evidence } from './evidence';
 import { slopeOf, type Posterior } from './infer';
 import { endOfScale, isCoarser, movesOf } from './moves';
-import { isSlower, lookAt, meanOf, type Outlook, type Particles } from './particles';
+import { isSlower, lookAt, meanOf, type Outlook } from './particles';
 import { isTooTight } from './prepare';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
+import type { Situation } from './situation';
 import { wrongTurns } from './swings';
 import { isWithin, plainMiss, tastedMiss, type TasteScale, tastesPlainlyOff, tastesRight } from './taste';
 
@@ -35,14 +36,10 @@ export interface Plan {
 }
 
 /** Which levers the method would reach for now, first choice first. */
-export function leversToTry(
-  problem: Problem,
-  evidence: Evidence,
-  posterior: Posterior,
-  particles: Particles,
-  here: Outlook,
-): Plan {
+export function leversToTry({ problem, evidence, mixture, particles, still }: Situation): Plan {
   const { method } = problem;
+  const posterior = mixture.main;
+  const here = still.outlook;
   const from = evidence.last.planned;
   const usable = (lever: Lever): boolean => isUsableLever(problem, evidence, posterior, lever);
   const loosened = movesOf(problem, posterior, from, 'grind').some(({ settings }) =>

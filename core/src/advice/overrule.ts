@@ -1,12 +1,11 @@
 import type { Lever } from '../method/Method';
 import { costOf, type Choice, type Priced } from './choice';
-import type { Evidence } from './evidence';
 import type { Plan } from './levers';
-import type { Mixture } from './mixture';
-import { isSlower, type Outlook, type Particles } from './particles';
+import { isSlower, type Outlook } from './particles';
 import { byPromise, priced } from './price';
-import { isLongDialIn, type Problem } from './problem';
+import { isLongDialIn } from './problem';
 import { harmlessOf } from './sensible';
+import type { Situation } from './situation';
 import { withoutSwings } from './swings';
 
 /** What another way must save, in shots. */
@@ -15,12 +14,7 @@ const SHORTLIST = 8;
 const LEVERS: readonly Lever[] = ['grind', 'yield', 'temperature', 'dose'];
 const BODY_LEVERS: readonly Lever[] = ['yield', 'dose'];
 
-export interface OverruleInput {
-  problem: Problem;
-  evidence: Evidence;
-  mixture: Mixture;
-  particles: Particles;
-  still: Choice;
+export interface Craft {
   /** What the craft would do next. */
   chosen: Priced;
   plan: Plan;
@@ -45,21 +39,22 @@ export interface Overruled {
  *
  * @returns null where the craft stands
  */
-export function overrule(input: OverruleInput): Overruled | null {
-  const { problem, still, chosen, plan } = input;
-  if (!isLongDialIn(problem) || plan.stage === 'tight') return null;
-  const candidates = waysHeard(input);
+export function overrule(now: Situation, craft: Craft): Overruled | null {
+  const { still } = now;
+  const { chosen, plan } = craft;
+  if (!isLongDialIn(now.problem) || plan.stage === 'tight') return null;
+  const candidates = waysHeard(now, craft);
   const shortlist = byPromise(candidates).slice(0, SHORTLIST);
-  const all = { ...input, candidates: [...candidates, chosen], orderPrice: () => 0 };
-  const own = chosen.move.lever === null ? still : chosen;
-  const [craft, ...ways] = priced(all, [own, ...shortlist]) as [Priced, ...Priced[]];
+  const byRule = chosen.move.lever === null ? still : chosen;
+  const all = [...candidates, chosen];
+  const [own, ...ways] = priced(now, all, [byRule, ...shortlist], () => 0) as [Priced, ...Priced[]];
   const [best, ...others] = ways.sort((a, b) => costOf(a) - costOf(b));
-  if (best === undefined || best.outlook.goodShare < craft.outlook.goodShare) return null;
-  return costOf(best) < costOf(craft) - MUST_SAVE_SHOTS ? { chosen: best, craft, others } : null;
+  if (best === undefined || best.outlook.goodShare < own.outlook.goodShare) return null;
+  return costOf(best) < costOf(own) - MUST_SAVE_SHOTS ? { chosen: best, craft: own, others } : null;
 }
 
 /** The moves that may be heard against the craft. */
-function waysHeard({ problem, evidence, still, plan, lookAtMoves }: OverruleInput): Choice[] {
+function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
   const isHeld = (lever: Lever): boolean => lever !== 'dose' && locks.includes(lever);

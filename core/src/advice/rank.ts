@@ -2,14 +2,12 @@ import type { Lever } from '../method/Method';
 import { isWorthRepeating } from './again';
 import { costOf, type Choice, type Priced } from './choice';
 import { isToMend } from './cups';
-import type { Evidence } from './evidence';
 import { isEarly, wasTriedForTaste, type Plan } from './levers';
-import type { Mixture } from './mixture';
-import type { Particles } from './particles';
 import { byPromise, priced } from './price';
 import { isInTime, type Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
+import type { Situation } from './situation';
 import { isBracketed } from './swings';
 
 const SHORTLIST = 6;
@@ -30,15 +28,8 @@ export interface Ranking {
 }
 
 /** What could be done next: the moves whose turn it is, by their price, and those that must wait. */
-export function rank(
-  problem: Problem,
-  evidence: Evidence,
-  mixture: Mixture,
-  particles: Particles,
-  still: Choice,
-  candidates: Choice[],
-  plan: Plan,
-): Ranking {
+export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking {
+  const { problem, evidence, still } = now;
   const { levers, stage } = plan;
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
@@ -54,8 +45,7 @@ export function rank(
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
   const orderPrice = (lever: Lever | null): number =>
     lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
-  const input = { problem, mixture, particles, still, candidates, orderPrice };
-  const [standing, ...moves] = priced(input, [still, ...shortlist]) as [Priced, ...Priced[]];
+  const [standing, ...moves] = priced(now, candidates, [still, ...shortlist], orderPrice) as [Priced, ...Priced[]];
   const mayStay = moves.length === 0 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
   return {
     standing,

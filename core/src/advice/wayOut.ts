@@ -1,22 +1,18 @@
 import type { Choice } from './choice';
-import { isSame, type Evidence } from './evidence';
-import type { Posterior } from './infer';
+import { isSame } from './evidence';
 import { heatBesideWindow } from './besideWindow';
 import { lackOf, lastResort, timeFirst, type Plan } from './levers';
 import { rightBy, type Outlook } from './particles';
 import type { Problem } from './problem';
 import { hasWayOut, waysOut } from './sensible';
+import type { Situation } from './situation';
 import { contradict, settingsPoured } from './swings';
 import { TASTE_SCALES, tastesPlainlyOff } from './taste';
 
 /** Settings believed in less than this are not worth another shot. */
 const WORTH_A_SHOT = 0.1;
 
-export interface WayOutInput {
-  problem: Problem;
-  evidence: Evidence;
-  posterior: Posterior;
-  still: Choice;
+export interface WayOutInput extends Situation {
   planned: Plan;
   /** All moves of a plan's levers. */
   legal: (plan: Plan) => Choice[];
@@ -36,18 +32,18 @@ export interface WayOut {
 
 /** The plan and its moves; another one where its levers mend no cup: in a school with one lever, or after a shot that ran out of the window. */
 export function wayOut(input: WayOutInput): WayOut {
-  const { problem, evidence, posterior, still, planned, open } = input;
+  const { problem, evidence, mixture, still, planned, open } = input;
   const first: WayOut = { plan: planned, candidates: open(planned), torn: null };
   if (isBetweenTwoCups(input, first.candidates)) return { ...first, torn: 'by two cups' };
   const hasWay = (candidates: Choice[]): boolean => hasWayOut(problem, evidence, still.outlook, candidates);
   if (planned.stage !== 'taste' || planned.leavesTime || hasWay(first.candidates)) return first;
   if (planned.levers.length === 1) {
-    const plan = lastResort(problem, evidence, posterior, planned.levers[0]!);
+    const plan = lastResort(problem, evidence, mixture.main, planned.levers[0]!);
     const candidates = open(plan);
     if (hasWay(candidates)) return { plan, candidates, torn: null };
   }
   // What would mend the taste leads a time that is out already further out, or leaves it there.
-  const besideWindow = heatBesideWindow(problem, evidence, posterior);
+  const besideWindow = heatBesideWindow(problem, evidence, mixture.main);
   if (besideWindow !== null) return { plan: besideWindow, candidates: open(besideWindow), torn: null };
   const back = timeFirst(problem, evidence) ?? intoRange(problem, still.outlook);
   if (back === null) return first;
