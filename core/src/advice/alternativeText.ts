@@ -24,7 +24,8 @@ function changeInWords(problem: Problem, change: Change): string {
 export function movesInWords(problem: Problem, choice: Choice, from: Settings): string {
   const changed = changesBetween(from, choice.move.settings);
   if (changed.length === 0) return 'Pull the same again';
-  return changed.map((change) => changeInWords(problem, change)).join(' and ');
+  const [first, ...rest] = changed.map((change) => changeInWords(problem, change));
+  return [first!, ...rest.map((words) => words.charAt(0).toLowerCase() + words.slice(1))].join(' and ');
 }
 
 /** What a choice does, with its odds: the line of an alternative. */

@@ -8,8 +8,8 @@ import { lookAt, type Outlook, type Particles } from './particles';
 import type { Problem } from './problem';
 
 /**
- * Settings worth ending at: here, every single move, and the pairs and triples of grind with yield and temperature that
- * hold the time in the window. The most promising ones stand for all.
+ * Settings worth ending at: here, every single move, and the pairs and triples of grind, or the dose in ratio that stands in for it, with
+ * yield and temperature that hold the time in the window. The most promising ones stand for all.
  */
 export function goalsOf(
   problem: Problem,
@@ -35,8 +35,17 @@ export function goalsOf(
   const combined = grinds.flatMap(({ settings }) =>
     yields.flatMap((yieldGrams) => heats.map((temperatureC) => ({ ...settings, yieldGrams, temperatureC }))),
   );
+  // Where the dose stands in for the grind one may end at it with another yield or heat, too: no detour by taking it back.
+  const dosed = candidates
+    .filter(({ move }) => move.lever === 'dose' && move.coupled)
+    .flatMap(({ move: { settings } }) => {
+      const poured = method.locks.includes('yield') ? [] : movesOf(problem, posterior, settings, 'yield');
+      return [settings, ...poured.map((move) => move.settings)].flatMap((one) =>
+        heats.map((temperatureC) => ({ ...one, temperatureC })),
+      );
+    });
   // A cheap look by the mean belief alone first; the particles judge only what passes.
-  const near = [...combined]
+  const near = [...combined, ...dosed]
     .map((settings) => ({ settings, miss: missBy(problem, shotAt(settings)) }))
     .sort((a, b) => a.miss - b.miss)
     .slice(0, 12)

@@ -9,7 +9,7 @@ import { isSlower, lookAt, meanOf, type Outlook } from './particles';
 import { isTooTight } from './prepare';
 import { GRACE_SECONDS, isInTime, PUCK_STRAYS, sideOut, WINDOW_DOUBT, type Pour, type Problem } from './problem';
 import type { Situation } from './situation';
-import { wrongTurns } from './swings';
+import { leadsToWhatWasOff, wrongTurns } from './swings';
 import { isWithin, plainMiss, tastedMiss, type TasteScale, tastesPlainlyOff, tastesRight } from './taste';
 
 /** Shots that ran further outside the window than a puck strays by put time first below this belief. */
@@ -61,6 +61,10 @@ export function leversToTry({ problem, evidence, mixture, particles, still }: Si
     const goesBack = wrongTurns(problem, 'window', from);
     if (wantedWay.length > 0 && wantedWay.every(({ settings }) => goesBack(settings))) {
       return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
+    }
+    const wasOff = leadsToWhatWasOff(problem, from);
+    if (wantedWay.length > 0 && wantedWay.every(({ settings }) => goesBack(settings) || wasOff(settings))) {
+      return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
     }
     if (wantedWay.length === 0) {
       const lever = helping('dose').length > 0 ? 'dose' : 'yield';

@@ -1,5 +1,5 @@
 import { movesInWords } from './alternativeText';
-import type { Expectation, Reason } from './answer';
+import type { Expectation, Reason, Settings } from './answer';
 import type { Offered } from './betterReasons';
 import type { Decision } from './decide';
 import type { Evidence } from './evidence';
@@ -8,8 +8,9 @@ import { lackOf } from './levers';
 import { endOfScale } from './moves';
 import { rightBy } from './particles';
 import { sideOut, type Problem } from './problem';
-import { TASTE_SCALES, tastesRight } from './taste';
-import { capital, oddsInWords, plainNumber } from './words';
+import { timedButOff } from './swings';
+import { isWithin, TASTE_SCALES, tastedMiss, tastesRight } from './taste';
+import { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
 
 /** Why the lever that was due is not the one that is turned. */
 export function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
@@ -21,7 +22,9 @@ export function blockedReasons(problem: Problem, decision: Decision, { circling,
   }
   const why = circling.includes('grind')
     ? 'The grind has gone to and fro twice: that lever is done.'
-    : atEndOfScale(problem, last.planned.grind) || WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
+    : atEndOfScale(problem, last.planned.grind) ||
+      (stage === 'window' ? triedForTime(problem, last.planned) : '') ||
+      WITHOUT_GRIND[stage === 'stuck' ? 'stuck' : 'window'];
   return [{ code: 'limit', text: `${why} The next lever takes over.` }];
 }
 
@@ -38,6 +41,17 @@ const WITHOUT_GRIND = {
 function atEndOfScale(problem: Problem, grind: number): string {
   const end = endOfScale(problem, grind);
   return end === null ? '' : `The grinder stands at its ${end}, ${plainNumber(grind)}.`;
+}
+
+/** Where the grind had the time right and the cup wrong: nobody goes back there. */
+function triedForTime(problem: Problem, from: Settings): string {
+  const pours = timedButOff(problem, from);
+  if (pours === null) return '';
+  const wordOf = { balance: balanceWord, body: bodyWord };
+  const words = TASTE_SCALES.filter((scale) => !isWithin(problem, pours, scale)).map((scale) =>
+    wordOf[scale](tastedMiss(problem, pours, scale)! + problem.request.target[scale]),
+  );
+  return `At ${plainNumber(pours[0]!.planned.grind)} the time was right, and the cup ${words.join(' and ')}.`;
 }
 
 /** Why a move that leads no nearer to the wanted cup is made all the same. */

@@ -35,7 +35,8 @@ export function nextShot(now: Situation, look: (move: Move) => Choice): NextShot
   const chosen = overruled?.chosen ?? craft;
   if (isDialled(now, chosen)) return { action: 'dialled', stage: 'dialled', chosen: ranking.standing, others: [] };
   if (overruled !== null) return againstTheCraft(overruled, way.plan);
-  const { stage, blocked, leavesTime = false } = way.plan;
+  const { stage, leavesTime = false } = way.plan;
+  const blocked = blockedBy(way.plan, chosen);
   const back = leavesTime ? waysBack(problem, evidence.last, still.outlook, moves.ofLever('grind')) : [];
   const others = pickOthers(chosen, [...ranking.ranked, ...ranking.passedOver, ...back]);
   if (chosen === ranking.standing) {
@@ -116,13 +117,18 @@ function isDialled({ problem, evidence, still: { outlook: here } }: Situation, i
   return costOfClaim(problem, here) <= instead.prices.toGo || isGoodEnough(problem, evidence, here);
 }
 
-function againstTheCraft({ chosen, craft, others }: Overruled, { blocked }: Plan): NextShot {
+/** A lever that is turned all the same was not in its own way. */
+function blockedBy({ blocked }: Plan, { move }: Choice): Lever | null {
+  return move.lever === blocked ? null : blocked;
+}
+
+function againstTheCraft({ chosen, craft, others }: Overruled, plan: Plan): NextShot {
   return {
     action: 'change',
     stage: 'overruled',
     chosen,
     others: pickOthers(chosen, [craft, ...others]),
-    blocked: chosen.move.lever === blocked ? null : blocked,
+    blocked: blockedBy(plan, chosen),
     craft,
   };
 }

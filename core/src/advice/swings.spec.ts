@@ -46,6 +46,12 @@ describe('step, half step, stop', () => {
     expect(left([at(12, 28, { taste: sour }), at(14, 20)], grinds, 'window')).not.toContainEqual({ grind: 11 });
   });
 
+  it('brings no good cup back into the window where the cup was called off there, but between, or past one on this side of it', () => {
+    expect(left([at(12, 28, { taste: sour }), at(14, 24)], grinds)).toEqual([{ grind: 13 }, { grind: 15 }]);
+    expect(left([at(12, 28, { taste: sour }), at(14, 24, { taste: sour })], grinds)).toContainEqual({ grind: 12 });
+    expect(left([at(12, 22, { taste: sour }), at(14, 20)], grinds)).toEqual(grinds);
+  });
+
   it('compares along one lever only', () => {
     const planned = { doseGrams: 18, yieldGrams: 40 };
     expect(left([at(12, 28, { planned, yieldGrams: 40 }), at(14, 20)], grinds)).toEqual(grinds);

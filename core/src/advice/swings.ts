@@ -6,7 +6,7 @@ import type { PlanStage } from './levers';
 import type { Move } from './moves';
 import { isInTime, type Pour, type Problem } from './problem';
 import { isMixture } from './readings';
-import { plainMiss, TASTE_SCALES, tastesRight, type TasteScale } from './taste';
+import { plainMiss, TASTE_SCALES, tastedMiss, tastesRight, type TasteScale } from './taste';
 
 /**
  * Step, half step, stop: settings that differ from these by one lever alone and were right before are not passed by on the way.
@@ -33,17 +33,42 @@ export function withoutSwings<T extends { move: Move }>(
 
 /**
  * What was tried and was off the other way than the shots here is not gone back to, nor beyond: what is wanted lies between. For the
- * time that is a mean on the other side of the window; for taste cups off to the other side, taken together, or any mean outside the
- * window.
+ * time that is a mean on the other side of the window, or cups called off where those here are as wanted: to bring the time back there would
+ * spoil the cup. For taste it is cups off to the other side, taken together, or any mean outside the window.
  *
  * @returns whether a move from here to such settings, or past them, would be such a turn
  */
 export function wrongTurns(problem: Problem, stage: PlanStage, from: Settings): (to: Settings) => boolean {
+  return leadingTo(problem, from, (here, there) => isOffTheOtherWay(problem, stage, here, there));
+}
+
+/**
+ * Settings that poured in time, or on the other side of the window, and were called off there: who goes back there, or past them, knows the
+ * cup.
+ *
+ * @returns whether a move from here leads there
+ */
+export function leadsToWhatWasOff(problem: Problem, from: Settings): (to: Settings) => boolean {
+  return leadingTo(
+    problem,
+    from,
+    (here, there) => sideOf(problem, there) !== sideOf(problem, here) && wasCalledOff(problem, there),
+  );
+}
+
+/** Shots at the nearest turn of the grind that poured in time, and the cup was called off; null where the time here is right, or there is none. */
+export function timedButOff(problem: Problem, from: Settings): readonly Pour[] | null {
   const groups = settingsPoured(problem);
   const here = groups.find(([poured]) => isSame(poured.planned, from));
-  if (here === undefined) return () => false;
-  const tried = groups.filter((pours) => pours !== here && isOffTheOtherWay(problem, stage, here, pours));
-  return (to) => tried.some(([{ planned }]) => isSame(planned, to) || passesBy(from, planned, to));
+  if (here === undefined || sideOf(problem, here) === 0) return null;
+  const way = ([{ planned }]: readonly [Pour, ...Pour[]]): number => Math.abs(planned.grind - from.grind);
+  const off = groups.filter(
+    (pours) =>
+      changesBetween(from, pours[0].planned).every(({ variable }) => variable === 'grind') &&
+      sideOf(problem, pours) === 0 &&
+      wasCalledOff(problem, pours),
+  );
+  return off.sort((a, b) => way(a) - way(b))[0] ?? null;
 }
 
 /** The cup here is off the other way than one at settings that differ by this lever alone: what is wanted lies between. */
@@ -55,12 +80,32 @@ export function isBracketed(problem: Problem, { last, sound }: Evidence, lever: 
   });
 }
 
+/** Whether a move from here leads to settings poured before that are of this kind, or past them; none does where these settings told nothing. */
+function leadingTo(
+  problem: Problem,
+  from: Settings,
+  isOfKind: (here: readonly Pour[], there: readonly Pour[]) => boolean,
+): (to: Settings) => boolean {
+  const groups = settingsPoured(problem);
+  const here = groups.find(([poured]) => isSame(poured.planned, from));
+  if (here === undefined) return () => false;
+  const tried = groups.filter((pours) => pours !== here && isOfKind(here, pours));
+  return (to) => tried.some(([{ planned }]) => isSame(planned, to) || passesBy(from, planned, to));
+}
+
 function isOffTheOtherWay(problem: Problem, stage: PlanStage, here: readonly Pour[], there: readonly Pour[]): boolean {
   const isTimed = problem.method.timeIs === 'target';
   const [side, otherSide] = [sideOf(problem, here), sideOf(problem, there)];
-  if (stage === 'window') return isTimed && side * otherSide < 0;
+  if (stage === 'window') {
+    const isSpoilt = otherSide !== side && tastesRight(problem, here) && wasCalledOff(problem, there);
+    return isTimed && (side * otherSide < 0 || isSpoilt);
+  }
   if (isTimed && otherSide !== 0) return true;
   return tastesOpposite(problem, here, there);
+}
+
+function wasCalledOff(problem: Problem, pours: readonly Pour[]): boolean {
+  return tastedMiss(problem, pours, 'balance') !== null && !tastesRight(problem, pours);
 }
 
 /** Sour the one and bitter the others, or thin and heavy, each beyond tolerance: two tongues' noise hardly does that. */
