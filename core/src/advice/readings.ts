@@ -1,4 +1,5 @@
 import type { Verdict } from '../brew/types';
+import { faultOf, type Fault } from './fault';
 import { roomForSlopes, slopesOf, type PredictionSlopes } from './gradients';
 import {
   geometryOf,
@@ -74,7 +75,7 @@ export function isMixture(pour: Pour): boolean {
 
 /** How much wider than usual a shot's time scatters: a mixture of grinds, a channel, a cold group, another hour. */
 function doubtOf(pour: Pour): number {
-  return (isMixture(pour) ? 1.8 : 1) * (pour.sound ? 1 : 4) * (pour.stale ? 3 : 1);
+  return (isMixture(pour) ? 1.8 : 1) * faultOf(pour).timeDoubt * (pour.stale ? 3 : 1);
 }
 
 /**
@@ -93,11 +94,12 @@ export function tailWeight(r: number): number {
 
 function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const { taste } = pour;
-  const tasteFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
+  const markFactor = (pour.sound ? 1 : 4) * (pour.stale ? 2 : 1);
   // What a channel, old grounds or another hour did to the time says nothing of this puck.
   const ownSeconds = pour.sound && !pour.stale && !isMixture(pour) ? pour.clockSeconds : null;
   const tongueSd = ownSeconds === null ? TASTE_SD : TIMED_TASTE_SD;
-  const tasteSd = withHand(tongueSd, pour.hand.taste) * tasteFactor;
+  const fault = faultOf(pour);
+  const wordSd = Math.hypot(withHand(tongueSd, pour.hand.taste), fault.tasteSd) * (pour.stale ? 2 : 1);
   const wanted = problem.request.target;
   const reading: Reading = {
     values: [],
@@ -120,18 +122,17 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
   const glimpsed = pour.clockSeconds === null ? glimpsedTime(problem, pour) : null;
   add(pour.clockSeconds ?? glimpsed?.mean, glimpsed?.sd ?? measuredTimeSd(pour), 'time');
   if (frame.clock !== 'first-drip') add(pour.firstDripSeconds, 1.2 * doubtOf(pour), 'drip');
-  add(taste?.balance, tasteSd, 'balance');
-  add(taste?.body, tasteSd, 'body');
-  add(taste?.overall, OVERALL_SD * tasteFactor, 'overall');
-  add(taste?.sweetness, SWEET_SD * tasteFactor, 'sweetness');
-  const speedUp = pour.channelled ? 0.95 : 1;
+  add(taste?.balance, wordSd, 'balance');
+  add(taste?.body, wordSd, 'body');
+  add(taste?.overall, OVERALL_SD * markFactor, 'overall');
+  add(taste?.sweetness, SWEET_SD * markFactor, 'sweetness');
   const geometry = geometryOfPour(frame, pour);
   const room = roomForSlopes();
   const at = new Float64Array(parts.length);
   const foresee = (belief: Belief): Prediction => {
     const shot = predict(belief, frame, geometry, pour.clock);
     if (ownSeconds !== null) addStray(shot, belief, ownSeconds);
-    for (let n = 0; n < parts.length; n += 1) at[n] = valueOf(parts[n]!, shot, belief, wanted, speedUp);
+    for (let n = 0; n < parts.length; n += 1) at[n] = valueOf(parts[n]!, shot, belief, wanted, fault);
     return shot;
   };
   reading.predict = (belief) => {
@@ -142,7 +143,7 @@ function readPour(problem: Problem, frame: Frame, pour: Pour): Reading {
     const shot = foresee(belief);
     const slopes = slopesOf(belief, frame, geometry, pour.clock, shot, room);
     if (ownSeconds !== null) addStraySlopes(slopes, shot, belief, ownSeconds);
-    return { at, slopes: parts.map((part) => slopeOf(part, shot, slopes, belief, wanted, speedUp)) };
+    return { at, slopes: parts.map((part) => slopeOf(part, shot, slopes, belief, wanted, fault)) };
   };
   return reading;
 }
@@ -198,16 +199,16 @@ type Part = 'time' | 'drip' | 'balance' | 'body' | 'overall' | 'sweetness';
 type Wanted = { balance: number; body: number };
 
 /** What the model says of one number; a switch rather than a closure a number, because this is asked a hundred thousand times. */
-function valueOf(part: Part, shot: Prediction, belief: Belief, wanted: Wanted, speedUp: number): number {
+function valueOf(part: Part, shot: Prediction, belief: Belief, wanted: Wanted, fault: Fault): number {
   switch (part) {
     case 'time':
-      return shot.timeSeconds * speedUp;
+      return shot.timeSeconds * fault.speed;
     case 'drip':
       return shot.firstDripSeconds;
     case 'balance':
-      return shot.balance;
+      return shot.balance + fault.balance;
     case 'body':
-      return shot.body;
+      return shot.body + fault.body;
     case 'overall':
       return liking(OVERALL, belief, shot, wanted);
     case 'sweetness':
@@ -221,11 +222,11 @@ function slopeOf(
   slopes: PredictionSlopes,
   belief: Belief,
   wanted: Wanted,
-  speedUp: number,
+  fault: Fault,
 ): Float64Array {
   switch (part) {
     case 'time':
-      return speedUp === 1 ? slopes.timeSeconds : slopes.timeSeconds.map((slope) => slope * speedUp);
+      return fault.speed === 1 ? slopes.timeSeconds : slopes.timeSeconds.map((slope) => slope * fault.speed);
     case 'drip':
       return slopes.firstDripSeconds;
     case 'balance':
