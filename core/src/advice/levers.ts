@@ -36,7 +36,8 @@ export interface Plan {
 }
 
 /** Which levers the method would reach for now, first choice first. */
-export function leversToTry({ problem, evidence, mixture, particles, still }: Situation): Plan {
+export function leversToTry(now: Situation): Plan {
+  const { problem, evidence, mixture, still } = now;
   const { method } = problem;
   const posterior = mixture.main;
   const here = still.outlook;
@@ -50,33 +51,7 @@ export function leversToTry({ problem, evidence, mixture, particles, still }: Si
     method.timeIs === 'target' ? straysOut(problem, evidence, here) : gushesOrChokes(problem, evidence, here);
   const besideWindow = stray === null ? null : heatBesideWindow(problem, evidence, posterior);
   if (besideWindow !== null) return besideWindow;
-  if (stray !== null) {
-    const mustSlow = stray.side === 'too fast';
-    const window = { stage: 'window', mustSlow, mayStay: !stray.isSure } as const;
-    const helping = (lever: Lever): Outlook[] =>
-      movesOf(problem, posterior, from, lever)
-        .map(({ settings }) => lookAt(problem, posterior, particles, settings))
-        .filter((outlook) => isSlower(outlook, here) === mustSlow);
-    const wantedWay = helping('grind');
-    const goesBack = wrongTurns(problem, 'window', from);
-    if (wantedWay.length > 0 && wantedWay.every(({ settings }) => goesBack(settings))) {
-      return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
-    }
-    const wasOff = leadsToWhatWasOff(problem, from);
-    if (wantedWay.length > 0 && wantedWay.every(({ settings }) => goesBack(settings) || wasOff(settings))) {
-      return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
-    }
-    if (wantedWay.length === 0) {
-      const lever = helping('dose').length > 0 ? 'dose' : 'yield';
-      return { ...window, levers: [lever], blocked: 'grind' };
-    }
-    if (evidence.circling.includes('grind')) return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
-    const reach = Math.max(...wantedWay.map((outlook) => outlook.windowShare));
-    // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
-    const jumps = problem.pours.length >= 2 && reach < WINDOW_DOUBT && stepJumpsOver(problem, posterior);
-    if (jumps) return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
-    return { ...window, levers: ['grind'], blocked: null };
-  }
+  if (stray !== null) return leversForTime(now, stray);
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
   const bodyOff = Math.abs(lack.body);
@@ -95,6 +70,36 @@ export function leversToTry({ problem, evidence, mixture, particles, still }: Si
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;
   if (levers.length > 0) return { levers, stage: 'taste', bodyAlone, blocked };
   return lastResort(problem, evidence, posterior, blocked);
+}
+
+/**
+ * The grind, for a time that left the window. Where it is at its end, was turned to and fro, or leads nowhere but to what was off the other
+ * way, yield or dose stands in for it; where it leads only to cups that were called off, or a step jumps over the window, they compete.
+ */
+function leversForTime({ problem, evidence, mixture, particles, still }: Situation, { side, isSure }: Stray): Plan {
+  const posterior = mixture.main;
+  const from = evidence.last.planned;
+  const mustSlow = side === 'too fast';
+  const window = { stage: 'window', mustSlow, mayStay: !isSure } as const;
+  const helping = (lever: Lever): Outlook[] =>
+    movesOf(problem, posterior, from, lever)
+      .map(({ settings }) => lookAt(problem, posterior, particles, settings))
+      .filter((outlook) => isSlower(outlook, still.outlook) === mustSlow);
+  const ways = helping('grind');
+  if (ways.length === 0) {
+    return { ...window, levers: [helping('dose').length > 0 ? 'dose' : 'yield'], blocked: 'grind' };
+  }
+  const goesBack = wrongTurns(problem, 'window', from);
+  if (evidence.circling.includes('grind') || ways.every(({ settings }) => goesBack(settings))) {
+    return { ...window, levers: ['yield', 'dose'], blocked: 'grind' };
+  }
+  const wasOff = leadsToWhatWasOff(problem, from);
+  const isKnownOff = ways.every(({ settings }) => goesBack(settings) || wasOff(settings));
+  const reach = Math.max(...ways.map((outlook) => outlook.windowShare));
+  // A step that jumps over the window: only once the grinder's answer is known well enough to say so.
+  const jumps = problem.pours.length >= 2 && reach < WINDOW_DOUBT && stepJumpsOver(problem, posterior);
+  if (isKnownOff || jumps) return { ...window, levers: ['grind', 'dose', 'yield'], blocked: 'grind' };
+  return { ...window, levers: ['grind'], blocked: null };
 }
 
 /**
