@@ -21,10 +21,14 @@ const after = (...shots: Shot[]): { seconds: number; balance: number; body: numb
 describe('a shot that a channel spoilt', () => {
   const spurted = after(poured({ seen: ['spurts'] }));
 
-  it('was faster, more sour and thinner than its settings are', () => {
-    expect(spurted.seconds).toBeGreaterThan(26);
-    expect(spurted.balance).toBeGreaterThan(-1);
-    expect(spurted.body).toBeGreaterThan(-0.5);
+  it('was faster, more sour and thinner than its settings are, as one that is off in its dose was not', () => {
+    const even = { timeSeconds: 30, taste: { balance: 0, body: 0, dryness: 0 } };
+    const channelled = after(poured({ ...even, seen: ['spurts'] }));
+    const misdosed = after(poured({ ...even, cause: 'dose-off' }));
+    expect(channelled.seconds).toBeGreaterThan(31);
+    expect(channelled.seconds - misdosed.seconds).toBeGreaterThan(1);
+    expect(channelled.balance - misdosed.balance).toBeGreaterThan(0.2);
+    expect(channelled.body - misdosed.body).toBeGreaterThan(0.1);
   });
 
   it('was so, too, where somebody said it channelled or found a crater', () => {
