@@ -33,7 +33,9 @@ mkdir -p node_modules/tsx/cjs && echo '{"exports":{"./cjs/api":"./cjs/api.js"}}'
 echo 'exports.register = () => require.extensions[".ts"] = require.extensions[".js"];' > node_modules/tsx/cjs/api.js
 rmdir busy`;
 
-function greet(): Promise<{ code: number | null; output: string; errors: string }> {
+function greet(
+  heard: (text: string) => void = () => undefined,
+): Promise<{ code: number | null; output: string; errors: string }> {
   return new Promise((resolve) => {
     const child = spawn(process.execPath, [join(checkout, 'tools', 'run.mjs'), 'greet'], {
       env: { ...process.env, PATH: `${join(checkout, 'bin')}:${process.env['PATH']}` },
@@ -41,7 +43,10 @@ function greet(): Promise<{ code: number | null; output: string; errors: string 
     let output = '';
     let errors = '';
     child.stdout.on('data', (text: Buffer) => (output += text.toString()));
-    child.stderr.on('data', (text: Buffer) => (errors += text.toString()));
+    child.stderr.on('data', (text: Buffer) => {
+      errors += text.toString();
+      heard(errors);
+    });
     child.on('close', (code) => resolve({ code, output, errors }));
   });
 }
@@ -50,8 +55,14 @@ const npmRuns = (): string[] => readFileSync(join(checkout, 'npm.log'), 'utf8').
 
 describe('the packages', () => {
   it('are installed once by commands that start together, and all of them go on', async () => {
-    pretendNpm(INSTALL);
-    const done = await Promise.all([greet(), greet(), greet()]);
+    // Slow enough that the others come to wait, and say so.
+    pretendNpm(`n=0; until [ -f go ] || [ $n = 200 ]; do n=$((n + 1)); sleep 0.05; done\n${INSTALL}`);
+    const waiting = new Set<number>();
+    const heardBy = (who: number) => (errors: string) => {
+      if (errors.includes('Another command is installing the packages')) waiting.add(who);
+      if (waiting.size === 2) writeFileSync(join(checkout, 'go'), '');
+    };
+    const done = await Promise.all([0, 1, 2].map((who) => greet(heardBy(who))));
     for (const { code, output, errors } of done)
       expect({ code, output, errors }).toMatchObject({ code: 0, output: 'hello\n' });
     expect(npmRuns()).toEqual(['ci --no-audit --no-fund --loglevel=error']);

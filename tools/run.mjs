@@ -9,6 +9,9 @@ import process from 'node:process';
 import { fileURLToPath } from 'node:url';
 import { isInstalled } from './installed.mjs';
 
+/** What flock ends with where another holds the lock; npm and Node.js never do. */
+const IS_LOCKED = 75;
+
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const [name, ...args] = process.argv.slice(2);
 const file = join(root, 'tools', 'commands', `${name}.ts`);
@@ -37,8 +40,14 @@ await command.run(args);
  */
 function installPackages() {
   if (isInstalled()) return;
-  const install = [process.execPath, join('tools', 'install.mjs')];
-  const locked = spawnSync('flock', ['package-lock.json', ...install], { stdio: ['ignore', 2, 2] });
+  const install = ['package-lock.json', process.execPath, join('tools', 'install.mjs')];
+  /** @param {string[]} options */
+  const underLock = (options) => spawnSync('flock', [...options, ...install], { stdio: ['ignore', 2, 2] });
+  let locked = underLock(['--nonblock', '--conflict-exit-code', String(IS_LOCKED)]);
+  if (locked.status === IS_LOCKED) {
+    process.stderr.write('Another command is installing the packages; waiting for it …\n');
+    locked = underLock([]);
+  }
   if (locked.error) {
     process.stderr.write(`flock could not be run: ${locked.error.message}. Is util-linux installed?\n`);
     process.exit(1);

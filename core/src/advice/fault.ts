@@ -20,8 +20,8 @@ const ANY_WAY: Fault = { speed: 1, balance: 0, body: 0, timeDoubt: 4, tasteSd: 1
 const UNEVEN: Fault = { ...ANY_WAY, speed: 0.95 };
 /**
  * Water that runs round the coffee is quick and takes little with it: such a shot is faster, more sour and thinner than its settings, more so
- * where the puck gave way altogether. Left out, every channel is held against the settings. All figures [assumed], with wide spreads: the
- * benchmark's two physics lie on both sides of them.
+ * where the puck gave way altogether. Left out, every channel is held against the settings. All figures [assumed], with wide spreads, and short
+ * of what the benchmark's two physics show, so that a milder channel misleads less.
  */
 const CHANNEL: Fault = { speed: 0.88, balance: -0.7, body: -0.4, timeDoubt: 2, tasteSd: 0.8 };
 const GAVE_WAY: Fault = { speed: 0.85, balance: -1, body: -0.6, timeDoubt: 2.5, tasteSd: 1 };
