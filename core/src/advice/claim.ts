@@ -8,6 +8,7 @@ import {
   isServedAgain,
   isSpotless,
   isToMend,
+  LIKED,
   PASSABLE,
   PATIENCE,
   readsRight,
@@ -49,7 +50,10 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  if (!isLongDialIn(problem) && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
+  // Late, a word is outweighed by what led here; but not by that alone for a cup that the one who called it off did not like either.
+  const isWordAll = sound.length === 1 && (newest.taste?.overall ?? 0) < LIKED;
+  const isHeard = !isLongDialIn(problem) || isWordAll;
+  if (isHeard && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;

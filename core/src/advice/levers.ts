@@ -258,7 +258,7 @@ function tastesUnbalanced(problem: Problem, { sound }: Evidence): boolean {
   return !isWithin(problem, sound, 'balance');
 }
 
-function wasMoved(problem: Problem, lever: Lever, isFrom: (pour: Pour) => boolean = () => true): boolean {
+export function wasMoved(problem: Problem, lever: Lever, isFrom: (pour: Pour) => boolean = () => true): boolean {
   return problem.pours.some((pour, i) => {
     const before = problem.pours[i - 1];
     if (before === undefined || !isFrom(before)) return false;

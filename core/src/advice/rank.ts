@@ -2,7 +2,7 @@ import type { Lever } from '../method/Method';
 import { isWorthRepeating } from './again';
 import { costOf, type Choice, type Priced } from './choice';
 import { isToMend } from './cups';
-import { isEarly, wasTriedForTaste, type Plan } from './levers';
+import { isEarly, wasMoved, wasTriedForTaste, type Plan } from './levers';
 import { byPromise, priced } from './price';
 import { isInTime, type Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
@@ -40,7 +40,7 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   // A lever whose answer lies between two cups has its turn until it is found.
   const isDone = (lever: Lever): boolean => wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever);
   const inTurn = isTasteMove
-    ? inSchoolOrder(cupsInTime(problem), isDone, still.outlook.distance, sensible, levers)
+    ? inSchoolOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
     : sensible;
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
   const orderPrice = (lever: Lever | null): number =>
@@ -54,9 +54,14 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   };
 }
 
-/** Cups tasted of shots that poured in time: what the school's order of taste moves is held by. */
-function cupsInTime(problem: Problem): number {
-  return problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour)).length;
+/**
+ * Cups tasted of shots that poured in time: what the school's order of taste moves is held by. Where a school begins with heat, the cup that
+ * was answered by it was none of the other levers'.
+ */
+function cupsOfOrder(problem: Problem): number {
+  const cups = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour)).length;
+  const isHeated = problem.method.balanceOrder[0] === 'temperature' && wasMoved(problem, 'temperature');
+  return isHeated ? cups - 1 : cups;
 }
 
 /** Cheapest first, but for the step of its lever that promises most, where that one is nearly as cheap. */

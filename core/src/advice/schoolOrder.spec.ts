@@ -30,8 +30,8 @@ describe('the order of a school', () => {
     ];
     const leftAfter = (shots: number, distance: number): string[] =>
       left([['grind', distance], ...others], WALK, Array<ReturnType<typeof everydayShot>>(shots).fill(everydayShot()));
-    expect(leftAfter(1, 1)).toEqual(['grind 1']);
-    expect(leftAfter(1, 1.1)).toEqual(['grind 1.1', 'yield 0.4']);
+    expect(leftAfter(1, 1.1)).toEqual(['grind 1.1']);
+    expect(leftAfter(1, 1.3)).toEqual(['grind 1.3', 'yield 0.4']);
     expect(leftAfter(2, 0.7)).toEqual(['grind 0.7']);
     expect(leftAfter(2, 0.8)).toEqual(['grind 0.8', 'yield 0.4']);
     expect(leftAfter(3, 0.4)).toEqual(['grind 0.4', 'yield 0.4']);
@@ -47,6 +47,15 @@ describe('the order of a school', () => {
       expect(left([['grind', 0.7], yielded, heat], WALK, shots)).toEqual(['grind 0.7', 'yield 1.2', 'temperature 0.2']);
     }
     expect(left([heat, ['grind', 0.4]], ['temperature', 'grind'], third)).toEqual(['temperature 0.2', 'grind 0.4']);
+  });
+
+  it('is not measured, at the first cup, by heat that comes last: nobody would turn it yet', () => {
+    const heat: Told = ['temperature', 0];
+    expect(left([['grind', 1.1], ['yield', 0.4], heat])).toEqual(['grind 1.1']);
+    // Where heat comes first it counts like any other.
+    expect(left([['grind', 1.1], heat], ['temperature', 'grind'])).toEqual(['temperature 0']);
+    // Where nothing but heat leads nearer, it is the only measure there is.
+    expect(left([['grind', 2.1], heat])).toEqual(['grind 2.1', 'temperature 0']);
   });
 
   it('leaves out the timid moves of that lever', () => {
@@ -135,6 +144,30 @@ describe('a cup off in its balance, from the middle of the window', () => {
     // A narrow window leaves the grind nothing to do.
     const narrow = { target: { ...target, timeSeconds: { min: 29, max: 31 } } };
     expect(saidOf('balance-walk', -2, narrow)).toEqual(['yieldGrams +', 'yieldGrams +']);
+  });
+
+  it('is mended by grind in the slow soak, too, which has yield for the body', () => {
+    const soak = {
+      target: {
+        ...target,
+        doseGrams: 19,
+        yieldGrams: 38,
+        timeSeconds: { min: 45, max: 55 },
+        timer: 'total-contact' as const,
+      },
+    };
+    expect(saidOf('slow-soak', -1, soak)).toEqual(['grind -', 'grind -']);
+    expect(saidOf('slow-soak', 1.5, soak)).toEqual(['grind +', 'grind +']);
+  });
+
+  it('is mended by grind though hotter would bring more, where the grind has led into the window and done no more', () => {
+    const shots = [
+      everydayShot({ timeSeconds: 21, taste: { balance: -1.5, body: -1, dryness: 0, overall: 4 } }),
+      everydayShot({ grind: 11, timeSeconds: 30, taste: { balance: -1, body: 0, dryness: 0, overall: 6 } }),
+    ];
+    const walk = { ...target, timeSeconds: { min: 27, max: 33 } };
+    const { changed } = answer(everydayRequest({ target: walk, shots })) as Advice;
+    expect(changed).toEqual([{ variable: 'grind', from: 11, to: 10.5 }]);
   });
 
   it('is mended by heat in the open, where it is sour, and by the grind, where it is bitter', () => {

@@ -47,6 +47,14 @@ const SITUATIONS: Situation[] = [
     },
     expect: (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > 45,
   },
+  ...[tasting(-1, 0, { overall: 6 }), tasting(-1, -0.5, { overall: 6 })].map((taste) => ({
+    name: `a point sour after its one move of temperature, body ${taste.body}: longer, though finer would do as much`,
+    ask: {
+      ...open,
+      shots: [inTheOpen(27, tasting(-2, -1, { overall: 5 })), inTheOpen(27, taste, { temperatureC: 96.5 })],
+    },
+    expect: longer,
+  })),
   {
     name: 'a light roast still sour after heat and ratio, slower than is tolerated: coarser and faster',
     ask: {

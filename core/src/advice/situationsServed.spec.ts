@@ -37,6 +37,20 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.changed.length === 0,
   },
   {
+    name: 'bitter by a point and marked six after three that were sour: likely right, but nobody writes the card for it yet',
+    ask: {
+      ...strange,
+      target: walk.target,
+      shots: [
+        shot(20, tasting(-1, -1, { overall: 4 })),
+        shot(26, tasting(-1.5, 0, { overall: 5 }), { grind: 12 }),
+        shot(28, tasting(-1, 0, { overall: 6 }), { grind: 11 }),
+        shot(31, tasting(1, 0.5, { overall: 6 }), { grind: 10 }),
+      ],
+    },
+    expect: (a) => a.action === 'repeat' || a.settings.grind === 10.5,
+  },
+  {
     name: 'bitter by a point and marked six: that is mended',
     ask: { ...walk, shots: [shot(31.5, cup(1, 0.5, 6))] },
     expect: does('change'),
