@@ -8,9 +8,9 @@ import { lackOf } from './levers';
 import { endOfScale } from './moves';
 import { rightBy } from './particles';
 import { sideOut, type Problem } from './problem';
-import { timedButOff } from './swings';
+import { offBeyondWindow, timedButOff } from './swings';
 import { isWithin, TASTE_SCALES, tastedMiss, tastesRight } from './taste';
-import { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
+import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords } from './words';
 
 /** Why the lever that was due is not the one that is turned. */
 export function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
@@ -102,6 +102,16 @@ function besideReason(problem: Problem, { last }: Evidence): Reason {
   };
 }
 
+/** Why the grind is passed by for a cup it did not mend on its way through the window. */
+function beyondReasons(problem: Problem, evidence: Evidence): Reason[] {
+  const pours = offBeyondWindow(problem, evidence);
+  if (pours === null) return [];
+  const { planned, timeSeconds } = pours.at(-1)!;
+  const fault = tastedMiss(problem, pours, 'balance')! < 0 ? 'sour' : 'bitter';
+  const text = `At ${plainNumber(planned.grind)} it ran ${secondsInWords(timeSeconds!)} and was ${fault}, too: the grind alone does not mend this cup.`;
+  return [{ code: 'beyond-window', text }];
+}
+
 /** What the move is expected to bring. */
 export function moveReasons(problem: Problem, decision: Decision, expect: Expectation): Reason[] {
   const { action, stage, chosen, here, posterior } = decision;
@@ -111,6 +121,7 @@ export function moveReasons(problem: Problem, decision: Decision, expect: Expect
   if (isTasteMove && chosen.outlook.distance >= here.distance) {
     reasons.push(awayReason(problem, decision));
   }
+  if (isTasteMove && chosen.move.lever !== 'grind') reasons.push(...beyondReasons(problem, decision.evidence!));
   if (decision.leavesTime) reasons.push(besideReason(problem, decision.evidence!));
   if (chosen.move.lever === 'grind') {
     const { mean, sd } = slopeOf(posterior);

@@ -8,7 +8,7 @@ import { isInTime, type Problem } from './problem';
 import { inSchoolOrder } from './schoolOrder';
 import { sensibleMoves } from './sensible';
 import type { Situation } from './situation';
-import { isBracketed } from './swings';
+import { isBracketed, offBeyondWindow } from './swings';
 
 const SHORTLIST = 6;
 /** Price in shots of each place down the method's order. */
@@ -37,8 +37,10 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const { choices: sensible, mends } = isTasteMove
     ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
     : { choices: candidates, mends: false };
-  // A lever whose answer lies between two cups has its turn until it is found.
-  const isDone = (lever: Lever): boolean => wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever);
+  // A lever whose answer lies between two cups has its turn until it is found; grind that did not mend the cup on its way through the window has had it.
+  const isDone = (lever: Lever): boolean =>
+    (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
+    (lever === 'grind' && offBeyondWindow(problem, evidence) !== null);
   const inTurn = isTasteMove
     ? inSchoolOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
     : sensible;

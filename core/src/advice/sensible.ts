@@ -30,7 +30,12 @@ export function sensibleMoves(
   const { mending, nearer, isHarmless } = menders(problem, evidence, here, possible);
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   const harmless = nearer.filter(isHarmless);
-  if (harmless.length > 0) return { choices: firstOf(harmless.filter(staysInside), harmless), mends: true };
+  if (harmless.length > 0) {
+    const inside = harmless.filter(staysInside);
+    // Water, too, that takes the time out of the window comes after whatever mends the cup in it.
+    const kept = inside.filter(({ outlook }) => problem.method.timeIs === 'outcome' || !leavesWindow(here, outlook));
+    return { choices: firstOf(kept, inside, harmless), mends: true };
+  }
   const careful = mending.filter((choice) => isHarmless(choice) && !choice.move.coupled);
   const leastOf = (...lists: Choice[][]): Choice[] =>
     firstOf(...lists)
@@ -131,8 +136,12 @@ function isTurnedOut(problem: Problem, { last }: Evidence, here: Outlook, { move
   const side = sideOut(problem, last);
   const isFurtherOut = side * (outlook.medianTimeSeconds - here.medianTimeSeconds) > GRACE_SECONDS;
   if (problem.method.timeIs === 'target' && side !== 0 && (move.lever === 'temperature' || isFurtherOut)) return true;
-  if (move.lever !== 'grind') return false;
-  return isFurtherOut || (outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare);
+  return move.lever === 'grind' && (isFurtherOut || leavesWindow(here, outlook));
+}
+
+/** Doubts the window, and more than it is doubted here. */
+function leavesWindow(here: Outlook, outlook: Outlook): boolean {
+  return outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
 }
 
 /** The first list that has anything in it. */

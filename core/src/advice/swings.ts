@@ -61,14 +61,19 @@ export function timedButOff(problem: Problem, from: Settings): readonly Pour[] |
   const groups = settingsPoured(problem);
   const here = groups.find(([poured]) => isSame(poured.planned, from));
   if (here === undefined || sideOf(problem, here) === 0) return null;
+  return nearestByGrind(problem, from, (pours) => sideOf(problem, pours) === 0 && wasCalledOff(problem, pours));
+}
+
+function nearestByGrind(
+  problem: Problem,
+  from: Settings,
+  isOfKind: (pours: readonly Pour[]) => boolean,
+): readonly Pour[] | null {
   const way = ([{ planned }]: readonly [Pour, ...Pour[]]): number => Math.abs(planned.grind - from.grind);
-  const off = groups.filter(
-    (pours) =>
-      changesBetween(from, pours[0].planned).every(({ variable }) => variable === 'grind') &&
-      sideOf(problem, pours) === 0 &&
-      wasCalledOff(problem, pours),
-  );
-  return off.sort((a, b) => way(a) - way(b))[0] ?? null;
+  const isByGrind = ([{ planned }]: readonly [Pour, ...Pour[]]): boolean =>
+    changesBetween(from, planned).every(({ variable }) => variable === 'grind');
+  const found = settingsPoured(problem).filter((pours) => isByGrind(pours) && isOfKind(pours));
+  return found.sort((a, b) => way(a) - way(b))[0] ?? null;
 }
 
 /** The cup here is off the other way than one at settings that differ by this lever alone: what is wanted lies between. */
@@ -78,6 +83,18 @@ export function isBracketed(problem: Problem, { last, sound }: Evidence, lever: 
     const isByLever = change !== undefined && others.length === 0 && LEVER_OF[change.variable] === lever;
     return isByLever && tastesOpposite(problem, sound, pours);
   });
+}
+
+/**
+ * Shots at the nearest turn of the grind that was already out of the window on the side where the cup here would be led, and off the same way
+ * all the same: what lies between is no better. Null where there is none, or the balance here is as wanted.
+ */
+export function offBeyondWindow(problem: Problem, { last, sound }: Evidence): readonly Pour[] | null {
+  const fault = Math.sign(plainMiss(problem, sound, 'balance', 0));
+  // Sour asks for slower, bitter for faster.
+  const isNoHelp = (pours: readonly Pour[]): boolean =>
+    fault * sideOf(problem, pours) < 0 && fault * plainMiss(problem, pours, 'balance', 0) > 0;
+  return nearestByGrind(problem, last.planned, isNoHelp);
 }
 
 /** Whether a move from here leads to settings poured before that are of this kind, or past them; none does where these settings told nothing. */
