@@ -2,7 +2,7 @@ import { movesInWords } from './alternativeText';
 import type { Expectation, Reason } from './answer';
 import { costOf, type Choice, type Priced, type Prices } from './choice';
 import { readsRight } from './cups';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import type { Evidence } from './evidence';
 import type { Problem } from './problem';
 import { oddsInWords, plainNumber } from './words';

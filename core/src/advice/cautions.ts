@@ -1,6 +1,6 @@
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import type { Problem } from './problem';
 
 /** The cautions of the step at hand; the maker's manual always comes first. */

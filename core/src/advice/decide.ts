@@ -1,51 +1,13 @@
-import type { Lever } from '../method/Method';
-import type { TooLittle } from './again';
 import { aimedAtWindow } from './aim';
-import type { Action } from './answer';
 import type { Choice } from './choice';
-import { readEvidence, type Evidence } from './evidence';
+import type { Decision } from './decision';
+import { readEvidence } from './evidence';
 import type { Posterior } from './infer';
-import { believe, type Mixture } from './mixture';
+import { believe } from './mixture';
 import { movesOf, standStill, type Move } from './moves';
 import { nextShot } from './nextShot';
-import { drawParticles, lookAt, type Outlook, type Particles } from './particles';
+import { drawParticles, lookAt } from './particles';
 import type { Problem } from './problem';
-
-export type Stage =
-  | 'start'
-  | 'limits'
-  | 'window'
-  | 'taste'
-  | 'overruled'
-  | 'spoilt'
-  | 'tight'
-  | TooLittle
-  | 'confirm'
-  | 'contradicted'
-  | 'dialled'
-  | 'stuck';
-
-export interface Decision {
-  action: Action;
-  stage: Stage;
-  chosen: Choice;
-  /** Next best, of other levers first. */
-  others: Choice[];
-  /** Moves whose turn has not come in the school's order, most promising first. */
-  passedOver: Choice[];
-  here: Outlook;
-  evidence: Evidence | null;
-  /** The likelier story. */
-  posterior: Posterior;
-  mixture: Mixture;
-  particles: Particles;
-  /** A lever the method wanted and could not have: at its limit, locked, or turned to and fro. */
-  blocked: Lever | null;
-  /** The last shot ran a little out of the window, and the cup is mended where its time is. */
-  leavesTime: boolean;
-  /** What the craft would have done, where the odds spoke against it. */
-  craft: Choice | null;
-}
 
 /** Where nothing more is worth a word. */
 const NOTHING_BESIDES = { blocked: null, passedOver: [], leavesTime: false, craft: null };

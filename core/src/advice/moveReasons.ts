@@ -1,7 +1,7 @@
 import { movesInWords } from './alternativeText';
 import type { Expectation, Reason, Settings } from './answer';
 import type { Offered } from './betterReasons';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import type { Evidence } from './evidence';
 import { slopeOf } from './infer';
 import { lackOf } from './levers';

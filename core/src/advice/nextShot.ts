@@ -4,7 +4,7 @@ import { aimedAtWindow } from './aim';
 import { waysBack } from './besideWindow';
 import type { Choice, Priced } from './choice';
 import { costOfClaim, isGoodEnough, mayClaim } from './claim';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import { isSame } from './evidence';
 import { leversToTry, type Plan } from './levers';
 import { isCoarser, movesOf, type Move } from './moves';

@@ -1,7 +1,8 @@
 import { answer, createRandom, findMethod, METHOD_IDS, type Advice, type AdviceRequest } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { costOf, type Priced } from './choice';
-import { decide, type Decision } from './decide';
+import { decide } from './decide';
+import type { Decision } from './decision';
 import { readProblem, type Problem } from './problem';
 import { adviceRequestSchema } from './request';
 

@@ -1,7 +1,8 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { costOf, type Priced } from './choice';
 import { costOfClaim, mayClaim } from './claim';
-import { decide, type Decision } from './decide';
+import { decide } from './decide';
+import type { Decision } from './decision';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from './request';
 

@@ -2,7 +2,7 @@ import type { Expectation, Reason } from './answer';
 import { betterReasons, type Offered } from './betterReasons';
 import { CLAIM_AT_LEAST } from './claim';
 import { isBright, isServed, isServedGladly, tastesBothWays } from './cups';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import type { Evidence } from './evidence';
 import { blockedReasons, moveReasons, overruledReasons } from './moveReasons';
 import { rightBy } from './particles';

@@ -2,7 +2,7 @@ import type { Sign, TimerStart } from '../brew/types';
 import type { Reason } from './answer';
 import { changesBetween } from './changes';
 import { isBright } from './cups';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import type { Evidence } from './evidence';
 import { meanOf } from './particles';
 import { isInTime, type Pour, type Problem } from './problem';

@@ -2,7 +2,7 @@ import type { Cause } from '../brew/types';
 import { SIGN_LABELS } from '../formats/shotLine';
 import { LEVER_OF, type Reason } from './answer';
 import { changesBetween } from './changes';
-import type { Decision } from './decide';
+import type { Decision } from './decision';
 import { isSurprising, suspectsOf, type Evidence } from './evidence';
 import type { Pour, Problem } from './problem';
 import { capital, plainNumber, secondsInWords as seconds } from './words';
