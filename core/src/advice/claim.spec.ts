@@ -70,6 +70,23 @@ describe('a claim', () => {
     expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
   });
 
+  it('is made of a single cup called off late only where its taster is known to mean well by that mark, not where the other cups suggest it', () => {
+    const cup = (grind: number, balance: number, overall: number) => ({
+      ...right,
+      grind,
+      taste: { balance, body: 0, dryness: 0, overall },
+    });
+    const shots = [cup(17, -1, 4), cup(16, -1.5, 5), cup(15, -1, 6), cup(14, 1, 6)];
+    const strict = { best: { mean: 7, sd: 0.2 }, loss: { mean: 1.5, sd: 0.2 }, cups: 30 };
+    const claims = (change: Partial<AdviceRequest>): boolean => {
+      const { problem, evidence } = after(shots, change);
+      expect(problem.pours.at(-1)!.marks.overall).toBeGreaterThanOrEqual(7);
+      return mayClaim(problem, evidence, believed(0.95));
+    };
+    expect(claims({ taster: { overall: strict, sweetness: null } })).toBe(true);
+    expect(claims({})).toBe(false);
+  });
+
   it('needs a sound shot that was timed and tasted, however much is believed', () => {
     const claims = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
       const { problem, evidence } = after(shots, change);

@@ -50,8 +50,8 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  // Late, a word is outweighed by what led here; but not by that alone for a cup that the one who called it off did not like either.
-  const isWordAll = sound.length === 1 && (newest.taste?.overall ?? 0) < LIKED;
+  // Late, a word is outweighed by what led here; but a cup called off was liked only where that is said, not worked out from the other cups.
+  const isWordAll = sound.length === 1 && (newest.habitualMark ?? 0) < LIKED;
   const isHeard = !isLongDialIn(problem) || isWordAll;
   if (isHeard && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.

@@ -57,6 +57,8 @@ export interface Pour {
   said: NonNullable<AdviceShot['taste']> | null;
   /** Its marks of ten as most people would have given them: this person may be strict or kind. */
   marks: Record<LikingScaleName, number | null>;
+  /** Its overall mark read by how this person marked in earlier dial-ins alone, and not by the other cups of this one. */
+  habitualMark: number | null;
 }
 
 /** What measuring by eye, and a fresh coffee's gas, add: as a share of the time, and on the balance and body scales. */
@@ -219,6 +221,7 @@ function readPours(request: ValidAdviceRequest & { method: Method }, start: Sett
       taste,
       said: shot.taste ?? null,
       marks: { overall: null, sweetness: null },
+      habitualMark: null,
     };
     before = planned;
     return pour;
@@ -249,7 +252,12 @@ function readMarks(request: ValidAdviceRequest, pours: Pour[]): Pour[] {
   };
   const overall = readOn('overall');
   const sweetness = readOn('sweetness');
-  return pours.map((pour, i) => ({ ...pour, marks: { overall: overall[i]!, sweetness: sweetness[i]! } }));
+  const habit = markingFor('overall', request.taster?.overall, flatness);
+  return pours.map((pour, i) => {
+    const mark = pour.taste?.overall ?? null;
+    const habitualMark = mark === null ? null : asMostWouldMark('overall', habit, [], mark);
+    return { ...pour, marks: { overall: overall[i]!, sweetness: sweetness[i]! }, habitualMark };
+  });
 }
 
 /** A cup that tells how its taster marks; null where it was not placed on the scales and marked, or was harsh. */
