@@ -58,11 +58,12 @@ export function leversToTry(now: Situation): Plan {
   const grindMends = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
   const isBodyBelieved = bodyOff > 1 && balanceOff < 0.75 && !tastesUnbalanced(problem, evidence);
   const bodyAlone = (isBodyBelieved || tastesOffInBodyAlone(problem, evidence)) && !grindMends;
-  const schooled = orderFor(method, lack.balance);
+  const schooled = orderFor(method, lack);
   const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
     isTurnOf(problem, evidence, lever, schooled.balanceOrder),
   );
-  const isBodyOff = bodyOff > 1 || !isWithin(problem, evidence.sound, 'body');
+  const isBodyMost = bodyOff > balanceOff && bodyOff > LEANING;
+  const isBodyOff = isBodyMost || bodyOff > 1 || !isWithin(problem, evidence.sound, 'body');
   const possible = isBodyOff ? wanted.filter(usable) : withoutBodyLevers(method, wanted.filter(usable));
   // A school that begins with temperature means it: once, before anything else, where the cup is clearly sour.
   const isHeatFirst = possible[0] === 'temperature' && lack.balance < -2 && canHeat(problem, posterior, from);
@@ -148,8 +149,9 @@ function straysOut(problem: Problem, { sameSettings, last }: Evidence, here: Out
     const side = sideOf(here.medianTimeSeconds);
     const isClocked = timed.length > 0 && outside(mean) <= 0;
     // Where the clock itself said "in the window", the doubt is inference: a cup that is off is mended by taste, any other may
-    // be pulled again.
-    if (isClocked && (tastesPlainlyOff(problem, timed) || wouldWorsen(problem, timed, side))) return null;
+    // be pulled again. So is a cup that the grind would lead further off, where the clock said as good as in it.
+    if (isClocked && tastesPlainlyOff(problem, timed)) return null;
+    if (timed.length > 0 && outside(mean) <= GRACE_SECONDS && wouldWorsen(problem, timed, side)) return null;
     return { side, isSure: !isClocked };
   }
   if (timed.length === 0) return null;
@@ -193,12 +195,18 @@ function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outl
 }
 
 /**
- * A school that begins with temperature goes hotter, longer, then coarser, to open a coffee that is hard to extract. A bitter cup is
- * past that: it is answered from the end of the order, coarser first and cooler last.
+ * A school that begins with temperature goes hotter, longer, then coarser, to open a coffee that is hard to extract, and takes more of it
+ * for the body that costs. A bitter cup is past that: it is answered from the end of the order, coarser first and cooler last. So is a heavy
+ * one: longer first, and no coffee out.
  */
-function orderFor(method: Method, lackOfBalance: number): Method {
-  if (method.balanceOrder[0] !== 'temperature' || lackOfBalance <= 0) return method;
-  return { ...method, balanceOrder: [...method.balanceOrder].reverse() };
+function orderFor(method: Method, { balance, body }: Record<TasteScale, number>): Method {
+  const { balanceOrder, bodyOrder } = method;
+  if (balanceOrder[0] !== 'temperature') return method;
+  return {
+    ...method,
+    balanceOrder: balance > 0 ? [...balanceOrder].reverse() : balanceOrder,
+    bodyOrder: body > 0 ? [...bodyOrder].reverse() : bodyOrder,
+  };
 }
 
 function canHeat(problem: Problem, posterior: Posterior, from: Settings): boolean {

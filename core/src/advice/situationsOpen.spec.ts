@@ -1,3 +1,4 @@
+import type { Advice } from '../index';
 import { everydayRequest } from './advice.fixture';
 import {
   variables,
@@ -80,6 +81,16 @@ const SITUATIONS: Situation[] = [
     },
     expect: coarser,
   },
+  ...[22, 27, 32].map((seconds) => ({
+    name: `a light roast at ${seconds} s, even, a point thin and no cup to serve: half a gram more coffee before less water`,
+    ask: { ...open, shots: [inTheOpen(seconds, tasting(0, -1, { overall: 6 }))] },
+    expect: (a: Advice) => variables(a) === 'doseGrams' && a.settings.doseGrams === 18.5,
+  })),
+  ...[20, 24, 28].map((seconds) => ({
+    name: `a light roast at ${seconds} s, even and heavy: longer before less coffee`,
+    ask: { ...open, shots: [inTheOpen(seconds, tasting(0, 1.5, { overall: 6 }))] },
+    expect: longer,
+  })),
   {
     name: 'a light roast, balanced but thin: half a gram more coffee',
     ask: {

@@ -69,6 +69,19 @@ const SITUATIONS: Situation[] = [
     },
     expect: (a) => shorter(a) || coarser(a),
   },
+  ...[32.9, 33.1, 33.5].map((seconds) => ({
+    name: `sour twice and longer since, ${seconds} s where the window ends at 33: hotter, whatever the tenth says, and not coarser`,
+    ask: {
+      target: { ...walk.target, temperatureC: 94 },
+      coffee: { roast: 'light' as const },
+      shots: [
+        at(14, 30, -1.5, 0, { temperatureC: 94 }),
+        at(13, 32.5, -1, 0, { temperatureC: 94 }),
+        at(13, seconds, -1, -0.5, { temperatureC: 94, ...withYield(40) }),
+      ],
+    },
+    expect: hotter,
+  })),
 ];
 
 describe('a cup to mend where the window leaves little room', () => {
