@@ -3,7 +3,7 @@ import { everydayRequest, everydayShot } from './advice.fixture';
 import { isToMend } from './cups';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest } from './request';
-import { coarser, cooler, finer, grinder, longer, variables, type Check } from './situations.fixture';
+import { coarser, cooler, finer, grinder, hotter, longer, shorter, variables, type Check } from './situations.fixture';
 
 type Taste = NonNullable<AdviceRequest['shots'][number]['taste']>;
 
@@ -34,9 +34,6 @@ function afterCups(method: string, cups: Taste[], gear = grinder, isMoved = fals
 const cup = (balance: number, body: number, overall?: number): Taste => ({ balance, body, dryness: 0, overall });
 
 /** What a practised hand may answer to one word, where the whole lever order is open to it. */
-const yieldTo: Check = (a) => variables(a) === 'yieldGrams';
-const shorter: Check = (a) => yieldTo(a) && a.settings.yieldGrams < a.changed[0]!.from;
-const hotter: Check = (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > a.changed[0]!.from;
 const dosed =
   (way: 1 | -1): Check =>
   (a) =>

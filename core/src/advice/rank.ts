@@ -37,7 +37,8 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const { choices: sensible, mends } = isTasteMove
     ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
     : { choices: candidates, mends: false };
-  // A lever whose answer lies between two cups has its turn until it is found; grind that did not mend the cup on its way through the window has had it.
+  // A lever whose answer lies between two cups has its turn until it is found; grind that did not mend the cup on its way through the window
+  // has had it.
   const isDone = (lever: Lever): boolean =>
     (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
     (lever === 'grind' && offBeyondWindow(problem, evidence) !== null);

@@ -32,7 +32,7 @@ export function sensibleMoves(
   const harmless = nearer.filter(isHarmless);
   if (harmless.length > 0) {
     const inside = harmless.filter(staysInside);
-    // Water, too, that takes the time out of the window comes after whatever mends the cup in it.
+    // Whatever else takes the time out of the window, water above all, comes after what mends the cup in it.
     const kept = inside.filter(({ outlook }) => problem.method.timeIs === 'outcome' || !leavesWindow(here, outlook));
     return { choices: firstOf(kept, inside, harmless), mends: true };
   }

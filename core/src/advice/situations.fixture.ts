@@ -15,6 +15,8 @@ export const variables = (advice: Advice): string => advice.changed.map(({ varia
 export const finer: Check = (a) => variables(a) === 'grind' && a.settings.grind < a.changed[0]!.from;
 export const coarser: Check = (a) => variables(a) === 'grind' && a.settings.grind > a.changed[0]!.from;
 export const cooler: Check = (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! < a.changed[0]!.from;
+export const hotter: Check = (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > a.changed[0]!.from;
+export const shorter: Check = (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams < a.changed[0]!.from;
 export const longer: Check = (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams > a.changed[0]!.from;
 export const does =
   (action: Advice['action']): Check =>

@@ -4,13 +4,13 @@ import {
   coarser,
   cooler,
   finer,
+  hotter,
   judge,
   longer,
+  shorter,
   shot,
   tasting,
-  variables,
   walk,
-  type Check,
   type Shot,
   type Situation,
 } from './situations.fixture';
@@ -18,8 +18,6 @@ import {
 const at = (grind: number, seconds: number, balance: number, body = 0, more: Shot = {}): Shot =>
   shot(seconds, tasting(balance, body, { overall: 5 }), { grind, ...more });
 const withYield = (yieldGrams: number): Shot => ({ yieldGrams, planned: { doseGrams: 18, yieldGrams } });
-const shorter: Check = (a) => variables(a) === 'yieldGrams' && a.settings.yieldGrams < a.changed[0]!.from;
-const hotter: Check = (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > a.changed[0]!.from;
 
 const slowAndSour = [at(14, 38, -1.5, 0.5), at(16.5, 30, -2)];
 const fastAndBitter = [at(14, 22, 1.5, -0.5), at(11, 30, 2)];
