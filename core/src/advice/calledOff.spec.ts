@@ -33,12 +33,12 @@ function afterCups(method: string, cups: Taste[], gear = grinder, isMoved = fals
 
 const cup = (balance: number, body: number, overall?: number): Taste => ({ balance, body, dryness: 0, overall });
 
-/** What a practised hand may answer to one word, where the whole lever order is open to it. */
 const dosed =
   (way: 1 | -1): Check =>
   (a) =>
     variables(a) === 'doseGrams' && Math.sign(a.settings.doseGrams - a.changed[0]!.from) === way;
 
+/** What a practised hand may answer to one word, where the whole lever order is open to it. */
 const WORDS: { said: string; of: [balance: number, body: number]; turned: Check[] }[] = [
   { said: 'sour', of: [-1, 0], turned: [finer, longer, hotter] },
   { said: 'bitter', of: [1, 0], turned: [coarser, shorter, dosed(1)] },
