@@ -1,3 +1,6 @@
+/** The layers of the advice, each knowing only those before it. */
+const ADVICE = ['contract', 'belief', 'shots', 'lookahead', 'decide', 'words'];
+
 /** Dependencies point one way: web → core, server → core, standins → core; nothing imports web or server. */
 module.exports = {
   forbidden: [
@@ -20,6 +23,13 @@ module.exports = {
       from: { path: '^core/src', pathNot: 'spec\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
+    ...ADVICE.map((layer, at) => ({
+      name: `advice-${layer}-knows-no-later`,
+      severity: 'error',
+      comment: 'What is believed does not depend on what is done about it, nor that on how it is said.',
+      from: { path: `^core/src/advice/${layer}/`, pathNot: 'spec\\.ts$' },
+      to: { path: '^core/src/advice/', pathNot: `^core/src/advice/(${ADVICE.slice(0, at + 1).join('|')})/` },
+    })),
     { name: 'server-knows-no-page', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
     {
       name: 'page-knows-no-server',

@@ -1,10 +1,10 @@
 import type { MeasuredPull } from '../puck';
-import type { Settings } from './answer';
-import { readEvidence, type Evidence } from './evidence';
-import { infer } from './infer';
-import type { Outlook } from './particles';
-import { readProblem, type Problem } from './problem';
-import { adviceRequestSchema, type AdviceRequest } from './request';
+import type { Settings } from './contract/answer';
+import { readEvidence, type Evidence } from './shots/evidence';
+import { infer } from './belief/infer';
+import type { Outlook } from './belief/particles';
+import { readProblem, type Problem } from './belief/problem';
+import { adviceRequestSchema, type AdviceRequest } from './contract/request';
 
 type Shot = AdviceRequest['shots'][number];
 
@@ -66,9 +66,14 @@ export function measuredShot(settings: Settings, pulled: MeasuredPull) {
   } satisfies Shot;
 }
 
+/** The everyday request as the model sees it. */
+export function problemOf(change: Partial<AdviceRequest> = {}): Problem {
+  return readProblem(adviceRequestSchema.parse(everydayRequest(change)));
+}
+
 /** What is known after these shots, for tests of single rules. */
 export function after(shots: Shot[], change: Partial<AdviceRequest> = {}): { problem: Problem; evidence: Evidence } {
-  const problem = readProblem(adviceRequestSchema.parse(everydayRequest({ ...change, shots })));
+  const problem = problemOf({ ...change, shots });
   return { problem, evidence: readEvidence(problem, infer(problem))! };
 }
 

@@ -1,18 +1,18 @@
 import { roundTo } from '../brew/snap';
 import { secondsForDose } from '../dose/timedDose';
-import type { Advice, AdviceError, Expectation, Settings } from './answer';
-import { decide } from './decide';
-import { slopeOf } from './infer';
-import { TASTE_SD } from './readings';
-import { believe } from './mixture';
-import { changesBetween } from './changes';
-import type { Choice } from './choice';
-import { drawParticles, expectationOf, lookAt } from './particles';
-import { readProblem, type Problem } from './problem';
-import { parseAdviceRequest, type ValidAdviceRequest } from './request';
-import { alternativeText } from './alternativeText';
-import { cautionsFor } from './cautions';
-import { reasonsFor } from './reasons';
+import type { Advice, AdviceError, Expectation, Settings } from './contract/answer';
+import { decide } from './decide/decide';
+import { slopeOf } from './belief/infer';
+import { TASTE_SD } from './belief/readings';
+import { believe } from './belief/mixture';
+import { changesBetween } from './contract/changes';
+import type { Choice } from './lookahead/choice';
+import { drawParticles, expectationOf, lookAt } from './belief/particles';
+import { readProblem, type Problem } from './belief/problem';
+import { parseAdviceRequest, type ValidAdviceRequest } from './contract/request';
+import { alternativeText } from './words/alternativeText';
+import { cautionsFor } from './words/cautions';
+import { reasonsFor } from './words/reasons';
 
 /**
  * Given everything poured so far: the next shot, with reasons, alternatives and cautions (`olvet.advice/1`).

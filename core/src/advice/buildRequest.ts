@@ -2,7 +2,7 @@ import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
 import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { DoseLaw } from '../dose/timedDose';
 import type { Method } from '../method/Method';
-import { ownMark } from './marking';
+import { ownMark } from './belief/marking';
 import type {
   AdviceRequest,
   AdviceShot,
@@ -11,7 +11,7 @@ import type {
   LearnedMarks,
   LearnedSlope,
   LearnedTaster,
-} from './request';
+} from './contract/request';
 
 type Maybe = number | null | undefined;
 

@@ -11,7 +11,7 @@ export {
   type LearnedSlope,
   type LearnedTaster,
   type ValidAdviceRequest,
-} from './request';
+} from './contract/request';
 export type {
   Action,
   Advice,
@@ -22,11 +22,11 @@ export type {
   Interval,
   Reason,
   Settings,
-} from './answer';
-export { changesBetween } from './changes';
-export { DRY } from './problem';
+} from './contract/answer';
+export { changesBetween } from './contract/changes';
+export { DRY } from './belief/problem';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
-export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words';
+export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words/words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
-export { ownMark } from './marking';
-export { moveLine, type MoveLine } from './moveLine';
+export { ownMark } from './belief/marking';
+export { moveLine, type MoveLine } from './words/moveLine';

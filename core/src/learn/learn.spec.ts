@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { everydayRequest, everydayShot } from '../advice/advice.fixture';
-import { P } from '../advice/model';
-import { priorFor } from '../advice/prior';
-import { readProblem } from '../advice/problem';
-import { adviceRequestSchema, type AdviceRequest } from '../advice/request';
+import { P } from '../advice/belief/model';
+import { priorFor } from '../advice/belief/prior';
+import { readProblem } from '../advice/belief/problem';
+import { adviceRequestSchema, type AdviceRequest } from '../advice/contract/request';
 import { createRandom, drawNormal } from '../puck/random';
 import { combine, messageOf } from './gaussian';
 import { combineCoffee, combineSlopes, lessonOf } from './lesson';

@@ -1,8 +1,8 @@
-import { infer } from '../advice/infer';
-import { frameOf, P, timeElasticity } from '../advice/model';
-import { priorFor, slopePrior } from '../advice/prior';
-import { readProblem } from '../advice/problem';
-import type { LearnedCoffee, LearnedSlope, ValidAdviceRequest } from '../advice/request';
+import { infer } from '../advice/belief/infer';
+import { frameOf, P, timeElasticity } from '../advice/belief/model';
+import { priorFor, slopePrior } from '../advice/belief/prior';
+import { readProblem } from '../advice/belief/problem';
+import type { LearnedCoffee, LearnedSlope, ValidAdviceRequest } from '../advice/contract/request';
 import { combine, messageOf, type Message } from './gaussian';
 
 /**

@@ -1,6 +1,6 @@
-import { fitMarking, HARSH, strangersMarking } from '../advice/marking';
-import type { LikingScaleName } from '../advice/model';
-import type { LearnedMarks, LearnedTaster } from '../advice/request';
+import { fitMarking, HARSH, strangersMarking } from '../advice/belief/marking';
+import type { LikingScaleName } from '../advice/belief/model';
+import type { LearnedMarks, LearnedTaster } from '../advice/contract/request';
 
 /** Fewer marked cups say nothing of a person. */
 export const FEWEST_TASTINGS = 5;

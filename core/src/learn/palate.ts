@@ -1,5 +1,5 @@
-import { HARSH } from '../advice/marking';
-import type { LearnedTaster } from '../advice/request';
+import { HARSH } from '../advice/belief/marking';
+import type { LearnedTaster } from '../advice/contract/request';
 import { FEWEST_TASTINGS, marksOf, type Marked } from './marks';
 
 /** Where on the balance and body scales one person likes a cup best. */

@@ -1,0 +1,187 @@
+import { z } from 'zod';
+import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
+import { methodSchema } from '../../method/Method';
+import { fieldErrorsOf, type FieldError } from '../../formats/fieldErrors';
+import { findMethod, METHOD_IDS } from '../../method/methods';
+
+/** A measured value that may be left out or null. */
+const maybe = (min: number, max: number) => z.number().min(min).max(max).nullish();
+const seconds = z.number().min(1).max(300);
+/** A choked machine may run as long as somebody waits. */
+const LONGEST_SECONDS = 900;
+
+const scale = z
+  .object({ min: z.number().min(-1e4).max(1e4), max: z.number().min(-1e4).max(1e4), step: z.number().min(0).max(1e4) })
+  .superRefine((value, context) => {
+    if (value.max <= value.min) context.addIssue({ code: 'custom', path: ['max'], message: 'must be above min' });
+    else if (value.step > value.max - value.min)
+      context.addIssue({ code: 'custom', path: ['step'], message: 'must not be larger than the whole scale' });
+  });
+
+export const learnedSlopeSchema = z.object({
+  mean: z.number().positive().max(100),
+  sd: z.number().positive().max(100),
+  shots: z.number().int().min(0).max(1e7),
+});
+
+/** Where balance and body of a coffee were found to lie, and the recipe at which that holds. */
+export const learnedCoffeeSchema = z.object({
+  balance: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
+  body: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
+  ratio: z.number().min(0.1).max(30),
+  middleSeconds: seconds,
+  temperatureC: maybe(60, 100),
+  shots: z.number().int().min(0).max(1e7),
+});
+
+const learnedMarksSchema = z.object({
+  /** The mark of a cup as wanted, and what a point away from it costs. */
+  best: z.object({ mean: z.number().min(0).max(15), sd: z.number().positive().max(10) }),
+  loss: z.object({ mean: z.number().min(0.05).max(10), sd: z.number().positive().max(10) }),
+  cups: z.number().int().min(0).max(1e7),
+});
+
+/** How those who taste use the two scales of ten. */
+export const learnedTasterSchema = z.object({
+  overall: learnedMarksSchema.nullish(),
+  sweetness: learnedMarksSchema.nullish(),
+});
+
+const tasteSchema = z.object({
+  balance: maybe(-3, 3),
+  body: maybe(-3, 3),
+  /** Where those who tasted like balance and body best, by their earlier cups: what they say is counted from there. */
+  likes: z.object({ balance: z.number().min(-3).max(3), body: z.number().min(-3).max(3) }).nullish(),
+  dryness: maybe(0, 3),
+  sweetness: maybe(0, 10),
+  overall: maybe(0, 10),
+});
+
+/** The dose law of a timed grinder, fitted to its own weighings. */
+export const timedDoseSchema = z.object({
+  gramsPerSecond: z.number().positive().max(100),
+  lagSeconds: z.number().min(-5).max(20),
+  logRatePerFiner: z.number().min(-10).max(10),
+  atGrind: z.number().min(-1e4).max(1e4),
+});
+
+/** What a starting setting was worked out from. */
+export const START_FROM = ['recipes', 'last-shots'] as const;
+
+/** What a pinch of ground coffee told fingers at the starting setting. */
+export const HAND_CHECKS = ['too-coarse', 'near', 'too-fine'] as const;
+export type HandCheck = (typeof HAND_CHECKS)[number];
+
+const shotSchema = z.object({
+  grind: maybe(-1e4, 1e4),
+  doseGrams: maybe(1, 60),
+  /** How long a timed grinder ran; stands in for a dose nobody weighed. */
+  grindSeconds: maybe(0.1, 120),
+  yieldGrams: maybe(1, 500),
+  temperatureC: maybe(60, 100),
+  planned: z
+    .object({
+      grind: maybe(-1e4, 1e4),
+      doseGrams: maybe(1, 60),
+      yieldGrams: maybe(1, 500),
+      temperatureC: maybe(60, 100),
+    })
+    .nullish(),
+  timeSeconds: maybe(1, LONGEST_SECONDS),
+  timer: z.enum(TIMER_STARTS).nullish(),
+  firstDripSeconds: maybe(0, LONGEST_SECONDS),
+  seen: z.array(z.enum(SIGNS)).max(20).nullish(),
+  purged: z.boolean().nullish(),
+  /** What the barista found to have gone wrong with this shot. */
+  cause: z.enum(CAUSES).nullish(),
+  taste: tasteSchema.nullish(),
+  /** Better or worse than the shot before? */
+  versusLast: z.enum(VERDICTS).nullish(),
+});
+
+export const adviceRequestSchema = z.object({
+  schema: z.literal('olvet.advice-request/1'),
+  id: z.string().max(200).nullish(),
+  method: z.union([
+    z.string().refine((id) => findMethod(id) !== undefined, { message: `must be one of ${METHOD_IDS.join(', ')}` }),
+    methodSchema,
+  ]),
+  grinder: z.intersection(
+    scale,
+    z.object({
+      finer: z.enum(['lower', 'higher']),
+      dosing: z.enum(['timed', 'weighed']).nullish(),
+      purgeGrams: z.number().min(0).max(200).nullish(),
+      logTimePerUnit: learnedSlopeSchema.nullish(),
+      timedDose: timedDoseSchema.nullish(),
+    }),
+  ),
+  basket: z
+    .object({
+      nominalGrams: z.number().min(1).max(60),
+      minGrams: z.number().min(1).max(60),
+      maxGrams: z.number().min(1).max(60),
+      /** The dose found to fill this basket with this coffee. */
+      found: z.object({ grams: z.number().min(1).max(60), toleranceGrams: z.number().min(0).max(10) }).nullish(),
+    })
+    .refine((b) => b.maxGrams >= b.minGrams, { message: 'must not be below minGrams', path: ['maxGrams'] }),
+  machine: z
+    .object({
+      temperatureC: scale.nullish(),
+      /** Group temperature minus what the display says. */
+      temperatureOffsetC: maybe(-20, 20),
+      /** Pump on → first drip, as watched on this machine. */
+      firstDripSeconds: z.object({ mean: z.number().min(0).max(60), sd: z.number().positive().max(30) }).nullish(),
+    })
+    .nullish(),
+  coffee: z.object({
+    roast: z.enum(ROASTS),
+    process: z.string().max(80).nullish(),
+    altitudeM: maybe(-500, 6000),
+    ageDays: maybe(0, 3650),
+    learned: learnedCoffeeSchema.nullish(),
+  }),
+  target: z.object({
+    doseGrams: z.number().min(1).max(60),
+    yieldGrams: z.number().min(1).max(500),
+    temperatureC: maybe(60, 100),
+    timeSeconds: z
+      .object({ min: seconds, max: seconds })
+      .refine((w) => w.max > w.min, { message: 'must be later than min', path: ['max'] }),
+    timer: z.enum(TIMER_STARTS),
+    balance: z.number().min(-3).max(3).default(0),
+    body: z.number().min(-3).max(3).default(0),
+  }),
+  taster: learnedTasterSchema.nullish(),
+  start: z
+    .object({
+      grind: maybe(-1e4, 1e4),
+      /** Spread of `grind` in units of the scale, where it was worked out and nobody named it. */
+      grindSd: maybe(0, 1e4),
+      /** From what it was: recipes kept on this grinder, or this coffee's own last shots on it. */
+      from: z.enum(START_FROM).nullish(),
+      handCheck: z.enum(HAND_CHECKS).nullish(),
+    })
+    .nullish(),
+  /** How doses and yields are measured, where no scale does it: their scatter, g. */
+  measuring: z.object({ doseSdGrams: maybe(0, 10), yieldSdGrams: maybe(0, 50) }).nullish(),
+  shots: z.array(shotSchema).max(200),
+});
+
+export type { FieldError };
+export type AdviceRequest = z.input<typeof adviceRequestSchema>;
+export type ValidAdviceRequest = z.output<typeof adviceRequestSchema>;
+export type AdviceShot = z.output<typeof shotSchema>;
+export type LearnedSlope = z.infer<typeof learnedSlopeSchema>;
+export type LearnedMarks = z.infer<typeof learnedMarksSchema>;
+export type LearnedTaster = z.infer<typeof learnedTasterSchema>;
+export type LearnedCoffee = z.infer<typeof learnedCoffeeSchema>;
+
+export type ParsedAdviceRequest = { ok: true; request: ValidAdviceRequest } | { ok: false; errors: FieldError[] };
+
+/** Checks a would-be request; every error names its field and says what would be right. */
+export function parseAdviceRequest(value: unknown): ParsedAdviceRequest {
+  const result = adviceRequestSchema.safeParse(value);
+  if (result.success) return { ok: true, request: result.data };
+  return { ok: false, errors: fieldErrorsOf(result.error) };
+}

@@ -1,0 +1,103 @@
+import { after, believed, everydayRequest, RIGHT_SHOT as right, SOUR_SHOT as sour } from '../advice.fixture';
+import { isToConfirm } from './again';
+import { isGoodEnough } from './claim';
+import type { AdviceRequest } from '../contract/request';
+
+describe('confirming', () => {
+  const confirms = (shots: AdviceRequest['shots'], share: number) => {
+    const { problem, evidence } = after(shots);
+    return isToConfirm(problem, evidence, believed(share));
+  };
+
+  const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, body: 0.5, overall } });
+
+  it('pulls again what poured and tasted right, if it is believed in', () => {
+    expect(confirms([marked(6)], 0.65)).toBe(true);
+    expect(confirms([marked(6)], 0.55)).toBe(false);
+  });
+
+  it('pulls again what one would serve, or nobody marked, on less', () => {
+    expect(confirms([marked(7)], 0.55)).toBe(true);
+    expect(confirms([right], 0.55)).toBe(true);
+    expect(confirms([marked(9)], 0.3)).toBe(true);
+    expect(confirms([marked(9)], 0.2)).toBe(false);
+  });
+
+  it('does so on less of a cup nobody would turn, and not of one that leans and was marked lower', () => {
+    const said = (balance: number, body: number, overall: number | null) =>
+      confirms([{ ...right, taste: { balance, body, overall } }], 0.4);
+    // Called as wanted in both words: none says which way to turn. Half a point of body: liked is enough. Of balance: only a delight,
+    // or a cup that nobody marked.
+    expect([said(0, 0, 5), said(0, 0.5, 7), said(0, 0.5, 6.5)]).toEqual([true, true, false]);
+    expect([said(-0.5, 0, 9), said(-0.5, 0.5, null)]).toEqual([true, true]);
+    expect([said(-0.5, 0, 8.5), said(0.5, 0, 7)]).toEqual([false, false]);
+    expect([said(0, 1, 9), said(0, -1, null)]).toEqual([false, false]);
+    // Gladly served from a shot that strayed: noise explains both.
+    const strayed = { ...right, timeSeconds: 34, taste: { balance: 0.5, body: 0.5, overall: 8 } };
+    expect(confirms([strayed], 0.4)).toBe(true);
+  });
+
+  it('has no reason after a cup that was off, untasted, out of time or spoilt', () => {
+    expect(confirms([sour], 0.7)).toBe(false);
+    expect(confirms([{ ...right, taste: null }], 0.7)).toBe(false);
+    expect(confirms([{ ...right, timeSeconds: 21 }], 0.7)).toBe(false);
+    expect(confirms([{ ...right, seen: ['spurts'] }], 0.7)).toBe(false);
+  });
+
+  it('ends once the settings stood twice', () => {
+    expect(confirms([sour, right], 0.7)).toBe(false);
+    const served = { ...right, taste: { ...right.taste, overall: 6.5 } };
+    expect([[served], [served, served]].map((shots) => confirms(shots, 0.7))).toEqual([true, false]);
+  });
+
+  it('is worth a third pull where each cup was liked: a liked cup is not moved on a suspicion', () => {
+    expect([1, 2, 3].map((count) => confirms(Array(count).fill(right), 0.3))).toEqual([true, true, false]);
+    expect(confirms([right, right], 0.2)).toBe(false);
+    expect(confirms([sour, right], 0.3)).toBe(false);
+  });
+
+  it('believes a mark of eight beside a word that noise may have put there, and neither a lesser mark nor a plain word', () => {
+    const said = (balance: number, overall: number) =>
+      confirms([{ ...right, taste: { balance, body: 0, overall } }], 0.6);
+    expect([said(1, 8), said(-1, 9.5)]).toEqual([true, true]);
+    expect([said(1, 7.5), said(-1.5, 8)]).toEqual([false, false]);
+    // A delight is forgiven half a point more, not a plain fault.
+    expect([said(1.5, 9), said(1.5, 8.5), said(2, 9.5)]).toEqual([true, false, false]);
+  });
+
+  it('forgives a gladly served cup two seconds, and no more, and no lesser cup', () => {
+    const late = (timeSeconds: number, overall: number) => [
+      { ...right, timeSeconds, taste: { ...right.taste, overall } },
+    ];
+    expect([33, 34, 34.1].map((seconds) => confirms(late(seconds, 8.5), 0.4))).toEqual([true, true, false]);
+    expect(confirms(late(33, 7), 0.4)).toBe(false);
+  });
+});
+
+describe('a recipe outside the range that a school tolerates', () => {
+  const liked = (count: number, timeSeconds: number, method = 'open-light') =>
+    after(
+      Array.from({ length: count }, () => ({ ...right, timeSeconds })),
+      { method, target: { ...everydayRequest().target, timeSeconds: { min: 20, max: 38 } } },
+    );
+  const asked = ({ problem, evidence }: ReturnType<typeof after>) => {
+    const outlook = believed(0.05, 0.05, 0.9);
+    return [isToConfirm(problem, evidence, outlook), isGoodEnough(problem, evidence, outlook)];
+  };
+
+  it('is pulled again twice and then done, where time is an outcome and the cups are liked', () => {
+    expect([1, 2, 3].map((count) => asked(liked(count, 18)))).toEqual([
+      [true, false],
+      [true, false],
+      [false, true],
+    ]);
+  });
+
+  it('is never done where time is a target', () => {
+    expect([1, 2, 3].map((count) => asked(liked(count, 18, 'balance-walk')))).toEqual([
+      [false, false],
+      [false, false],
+      [false, false],
+    ]);
+  });
+});

@@ -1,0 +1,75 @@
+import type { Lever } from '../../method/Method';
+import { costOf, type Choice, type Priced } from '../lookahead/choice';
+import type { Plan } from './levers';
+import { isSlower, type Outlook } from '../belief/particles';
+import { byPromise, priced } from '../lookahead/price';
+import { isLongDialIn } from '../belief/problem';
+import { harmlessOf } from './sensible';
+import type { Situation } from '../lookahead/situation';
+import { withoutSwings } from './swings';
+
+/** What another way must save, in shots. */
+const MUST_SAVE_SHOTS = 0.3;
+const SHORTLIST = 8;
+const LEVERS: readonly Lever[] = ['grind', 'yield', 'temperature', 'dose'];
+const BODY_LEVERS: readonly Lever[] = ['yield', 'dose'];
+
+export interface Craft {
+  /** What the craft would do next. */
+  chosen: Priced;
+  plan: Plan;
+  /** Every legal single move with a lever, looked at. */
+  lookAtMoves: (lever: Lever) => Choice[];
+}
+
+/** What is done against the order of the craft, what the craft would have done, and what else there was: all priced alike. */
+export interface Overruled {
+  chosen: Priced;
+  craft: Priced;
+  others: Priced[];
+}
+
+/**
+ * The rules of the craft hold for coffees in general. Once some shots have told of this one, and another way is likelier the wanted cup and
+ * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet or holds the dose still; the
+ * reasons say so.
+ *
+ * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
+ * is mended by ratio or dose. No cup that is called off is led further off, and nothing swings further than the craft lets it.
+ *
+ * @returns null where the craft stands
+ */
+export function overrule(now: Situation, craft: Craft): Overruled | null {
+  const { still } = now;
+  const { chosen, plan } = craft;
+  if (!isLongDialIn(now.problem) || plan.stage === 'tight') return null;
+  const candidates = waysHeard(now, craft);
+  const shortlist = byPromise(candidates).slice(0, SHORTLIST);
+  const byRule = chosen.move.lever === null ? still : chosen;
+  const all = [...candidates, chosen];
+  const [own, ...ways] = priced(now, all, [byRule, ...shortlist], () => 0) as [Priced, ...Priced[]];
+  const [best, ...others] = ways.sort((a, b) => costOf(a) - costOf(b));
+  if (best === undefined || best.outlook.goodShare < own.outlook.goodShare) return null;
+  return costOf(best) < costOf(own) - MUST_SAVE_SHOTS ? { chosen: best, craft: own, others } : null;
+}
+
+/** The moves that may be heard against the craft. */
+function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
+  const { outlook: here, move: standing } = still;
+  const { locks } = problem.method;
+  const isHeld = (lever: Lever): boolean => lever !== 'dose' && locks.includes(lever);
+  const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
+    (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
+  );
+  const near = withoutSwings(problem, 'taste', standing.settings, levers.flatMap(lookAtMoves));
+  const harmless = harmlessOf(problem, evidence, here, near);
+  return plan.stage === 'window' ? harmless.filter((choice) => bringsBack(choice, here, plan)) : harmless;
+}
+
+/** Whether it brings the time back as the craft would have it brought back, or nearly. */
+function bringsBack({ move, outlook }: Choice, here: Outlook, { blocked, mustSlow }: Plan): boolean {
+  if (isSlower(outlook, here) !== mustSlow) return false;
+  return (
+    move.lever === 'grind' || (move.lever === 'dose' && move.coupled) || (move.lever === 'yield' && blocked === 'grind')
+  );
+}

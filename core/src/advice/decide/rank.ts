@@ -1,0 +1,80 @@
+import type { Lever } from '../../method/Method';
+import { isWorthRepeating } from './again';
+import { costOf, type Choice, type Priced } from '../lookahead/choice';
+import { isToMend } from '../shots/cups';
+import { isEarly, wasMoved, wasTriedForTaste, type Plan } from './levers';
+import { byPromise, priced } from '../lookahead/price';
+import { isInTime, type Problem } from '../belief/problem';
+import { inSchoolOrder } from './schoolOrder';
+import { sensibleMoves } from './sensible';
+import type { Situation } from '../lookahead/situation';
+import { isBracketed, offBeyondWindow } from './swings';
+
+const SHORTLIST = 6;
+/** Price in shots of each place down the method's order. */
+const ORDER_PRICE = 0.06;
+/** Price of the last lever before the others were given a chance. */
+const EARLY_PRICE = 0.3;
+/** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
+const NEARLY_AS_CHEAP = 0.3;
+
+export interface Ranking {
+  /** Pulling the same again, priced like a move. */
+  standing: Priced;
+  /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
+  ranked: Priced[];
+  /** Sensible, too, but not yet their turn in the school's order; most promising first. */
+  passedOver: Choice[];
+}
+
+/** What could be done next: the moves whose turn it is, by their price, and those that must wait. */
+export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking {
+  const { problem, evidence, still } = now;
+  const { levers, stage } = plan;
+  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  const worthIt = isWorthRepeating(problem, evidence, still.outlook);
+  const toMend = isToMend(problem, evidence.sound);
+  const { choices: sensible, mends } = isTasteMove
+    ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
+    : { choices: candidates, mends: false };
+  // A lever whose answer lies between two cups has its turn until it is found; grind that did not mend the cup on its way through the window
+  // has had it.
+  const isDone = (lever: Lever): boolean =>
+    (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
+    (lever === 'grind' && offBeyondWindow(problem, evidence) !== null);
+  const inTurn = isTasteMove
+    ? inSchoolOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
+    : sensible;
+  const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
+  const orderPrice = (lever: Lever | null): number =>
+    lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
+  const [standing, ...moves] = priced(now, candidates, [still, ...shortlist], orderPrice) as [Priced, ...Priced[]];
+  const mayStay = moves.length === 0 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
+  return {
+    standing,
+    ranked: surestFirst(mayStay ? [standing, ...moves] : moves),
+    passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
+  };
+}
+
+/**
+ * Cups tasted of shots that poured in time: what the school's order of taste moves is held by. Where a school begins with heat, the cup that
+ * was answered by it was none of the other levers'.
+ */
+function cupsOfOrder(problem: Problem): number {
+  const cups = problem.pours.filter((pour) => pour.sound && pour.taste !== null && isInTime(problem, pour)).length;
+  const isHeated = problem.method.balanceOrder[0] === 'temperature' && wasMoved(problem, 'temperature');
+  return isHeated ? cups - 1 : cups;
+}
+
+/** Cheapest first, but for the step of its lever that promises most, where that one is nearly as cheap. */
+function surestFirst(choices: Priced[]): Priced[] {
+  const [cheapest, ...dearer] = [...choices].sort((a, b) => costOf(a) - costOf(b));
+  if (cheapest === undefined) return [];
+  const isStepOfIt = (choice: Priced): boolean =>
+    choice.move.lever === cheapest.move.lever && costOf(choice) <= costOf(cheapest) + NEARLY_AS_CHEAP;
+  const surest = dearer
+    .filter(isStepOfIt)
+    .reduce((best, next) => (next.outlook.goodShare > best.outlook.goodShare ? next : best), cheapest);
+  return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
+}

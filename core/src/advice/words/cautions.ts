@@ -1,0 +1,44 @@
+import type { Reason } from '../contract/answer';
+import { changesBetween } from '../contract/changes';
+import type { Decision } from '../decide/decision';
+import type { Problem } from '../belief/problem';
+
+/** The cautions of the step at hand; the maker's manual always comes first. */
+export function cautionsFor(problem: Problem, decision: Decision): Reason[] {
+  const cautions: Reason[] = [];
+  const changed = changesBetween(decision.evidence?.last.planned ?? problem.start, decision.chosen.move.settings);
+  const grind = changed.find((change) => change.variable === 'grind');
+  if (grind && (grind.to - grind.from) * problem.finerSign > 0) {
+    cautions.push({
+      code: 'burrs-turning',
+      text: 'Go finer only with the burrs turning or empty. If the motor hums and nothing turns, switch off at once and go coarser; unplug before reaching in. The maker’s manual comes first.',
+    });
+  }
+  if (grind) cautions.push({ code: 'purge', text: 'Throw the old grounds out first, or you judge the old grind.' });
+  if (changed.some((change) => change.variable === 'temperatureC')) {
+    cautions.push({
+      code: 'settle',
+      text: 'Give the group some minutes to settle, then flush: steam and water burn, hands clear.',
+    });
+  }
+  if (changed.some((change) => change.variable === 'doseGrams')) {
+    cautions.push({
+      code: 'basket',
+      text: 'In a basket too full the puck touches the screen, and an automatic tamper can jam on a tapered one.',
+    });
+  }
+  if (decision.action === 'prepare') {
+    cautions.push({
+      code: 'pressure',
+      text: 'Never unlock the portafilter under pressure: wait until it has dropped.',
+    });
+  }
+  const tasted = problem.pours.filter((pour) => pour.taste !== null).length;
+  if (tasted >= 5) {
+    cautions.push({
+      code: 'caffeine',
+      text: `${tasted} shots tasted. Caffeine adds up, about 60–80 mg for each one drunk: sip and spit, and follow local health advice.`,
+    });
+  }
+  return cautions;
+}

@@ -1,0 +1,21 @@
+import { answer, moveLine, type Advice } from '../..';
+import { everydayRequest, everydayShot } from '../advice.fixture';
+
+const ask = (change: Parameters<typeof everydayRequest>[0]): Advice => answer(everydayRequest(change)) as Advice;
+
+describe('the move line', () => {
+  it('is short and says what to turn, what to throw out and what to expect', () => {
+    const { lead, rest } = moveLine(ask({ shots: [everydayShot({ timeSeconds: 19 })] }), 'lower');
+    expect(lead).toMatch(/^Finer, 14 → [\d.]+\.$/);
+    expect(rest).toMatch(/^Throw out 12 g\. Expect \d+ s \(\d+–\d+\)\.$/);
+  });
+
+  it('is proud of changing nothing', () => {
+    expect(moveLine(ask({ shots: [everydayShot({ taste: null })] }), 'lower').lead).toBe('Pull again, change nothing.');
+  });
+
+  it('starts with the whole recipe, without a temperature where none can be set', () => {
+    expect(moveLine(ask({}), 'lower').rest).toMatch(/^18 g in, 36 g out at 93 °C\./);
+    expect(moveLine(ask({ machine: null }), 'lower').rest).toMatch(/^18 g in, 36 g out\./);
+  });
+});
