@@ -29,9 +29,7 @@ export interface MorningForecast {
   timeSeconds: { mean: number; p10: number; p90: number };
   logTime: { mean: number; sd: number };
   parts: ForecastPart[];
-  /** The setting that would undo the change, and bring a closing time outside the window well inside; on the scale. */
-  grind: number;
-  /** Whether that differs from the closing one by more than its own doubt. */
+  /** What undoes the change, or brings a closing time from outside the window well inside, is further off than its own doubt. */
   worthMoving: boolean;
   /** Where to begin, moved or not, and how near to the window's middle that is. */
   start: CarriedStart;
@@ -73,7 +71,6 @@ export function forecastMorning(input: MorningInput): MorningForecast {
     timeSeconds: { mean: at(0), p10: at(-TENTH), p90: at(TENTH) },
     logTime: { mean, sd },
     parts,
-    grind: moved.grind,
     worthMoving,
     start: { grind: start.grind, sd: Math.hypot(start.sd, fromMiddle / grinder.slope.mean) },
   };

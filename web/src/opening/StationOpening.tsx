@@ -130,8 +130,8 @@ function Forecast({ standing, forecast, now }: StationOpeningProps) {
   return (
     <>
       <p className={`numeral ${styles.forecast}`}>
-        At {plainNumber(closingGrind)}: {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
-        {worthMoving && !today && `, so start at ${plainNumber(forecast.grind)}`}
+        At grind {plainNumber(closingGrind)} expect {s(timeSeconds.mean)} s ({s(timeSeconds.p10)}–{s(timeSeconds.p90)})
+        {worthMoving && !today && `, so start at ${plainNumber(forecast.start.grind)}`}
       </p>
       <p className="quiet small">
         {parts.map(({ text }) => text).join(' ')} {worthMoving || today ? '' : 'Leave it where it stands.'}

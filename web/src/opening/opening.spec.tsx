@@ -84,7 +84,7 @@ describe('opening the bar', () => {
 
   it('takes the air and opens a dial-in where the forecast says, with a budget', async () => {
     const written = open([air('o', today, 20), air('y', yesterday.format('YYYY-MM-DD'), 70)]);
-    expect(await screen.findByText(/At 14: 25 s .*so start at 12/)).toBeInTheDocument();
+    expect(await screen.findByText(/At grind 14 expect 25 s .*so start at 12/)).toBeInTheDocument();
     expect(screen.getByText(/The air is drier: about 13.9 % faster/)).toBeInTheDocument();
     fireEvent.blur(screen.getByLabelText('Humidity'), { target: { value: '35' } });
     await waitFor(() => expect(written[0]?.body).toMatchObject({ humidityPercent: 35 }));
