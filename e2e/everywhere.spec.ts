@@ -100,7 +100,12 @@ test('at phone width nothing is cut off and the next move can be read and taken'
     });
     expect(overflow, path).toBeLessThanOrEqual(0);
   }
-  await page.getByRole('button', { name: /Pull again/ }).click();
+  // The answer stays in sight above the sheet, and what it opens comes to the hand.
+  const pullAgain = page.getByRole('button', { name: /Pull again/ });
+  await expect(page.getByText(/Expect|It pours/).first()).toBeInViewport();
+  await expect(pullAgain).toBeInViewport({ ratio: 1 });
+  await pullAgain.click();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeInViewport({ ratio: 1 });
   await page.getByLabel('More time').click();
   await expect(page.getByLabel(/^time/)).not.toHaveValue('');
   await page.getByRole('button', { name: 'Back' }).click();

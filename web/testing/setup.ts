@@ -20,6 +20,7 @@ window.matchMedia ??= (query: string) =>
 const { getComputedStyle } = window;
 window.getComputedStyle = (element) => getComputedStyle(element);
 Element.prototype.scrollTo ??= () => undefined;
+Element.prototype.scrollIntoView ??= () => undefined;
 
 /** Sizes never change in jsdom. */
 class StillObserver implements ResizeObserver {

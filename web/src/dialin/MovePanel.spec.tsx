@@ -63,9 +63,11 @@ describe('the move panel', () => {
     expect(screen.queryByText(/Caffeine/)).not.toBeInTheDocument();
   });
 
-  it('never breaks a range over two lines', () => {
+  it('breaks neither a range over two lines nor a number from its unit', () => {
     show();
-    expect(screen.getByText(/Expect 29 s/).textContent).toContain('25\u2060–\u206033');
+    const line = screen.getByText(/Expect 29 s/).textContent;
+    expect(line).toContain('25\u2060–\u206033');
+    expect(line).toContain('Throw out 12\u00a0g. Expect 29\u00a0s');
   });
 
   it('sets a long line smaller, so that it stays one line', () => {

@@ -18,8 +18,9 @@ export interface MovePanelProps {
   onWhy: () => void;
 }
 
-/** A word joiner on both sides of every dash, so that the large type never breaks "27–33" over two lines. */
-const onOneLine = (text: string): string => text.replaceAll('–', '\u2060–\u2060');
+/** Word joiners around every dash and hard spaces before units: the large type never breaks "27–33" or "5.8 s" over two lines. */
+const onOneLine = (text: string): string =>
+  text.replaceAll('–', '\u2060–\u2060').replace(/(?<=\d) (?=(?:g|s|°[CF])\b)/g, '\u00a0');
 
 /** More letters than this would break at the large size on a bar's tablet; the sheet needs that line. */
 const LONG_LINE = 62;
@@ -36,28 +37,30 @@ export function MovePanel(props: MovePanelProps) {
   // What was drunk today, and what that means, stands beside the taste pad.
   const cautions = advice.cautions.filter(({ code }) => code !== 'caffeine');
   return (
-    <div>
-      <div className={isLong ? `${styles.move} ${styles.long}` : styles.move} aria-live="polite">
-        {edited ? (
-          <p className="numeral">
-            Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>
-          </p>
-        ) : (
-          <p className="numeral">
-            <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>
-              {line.lead}
-            </span>{' '}
-            {onOneLine(line.rest)}
-          </p>
-        )}
-      </div>
-      <div className={styles.actions}>
-        {actions}
-        {edited && (
-          <Button size="large" onClick={onBackToAdvice}>
-            Back to the advice
-          </Button>
-        )}
+    <div className={styles.panel}>
+      <div className={styles.answer}>
+        <div className={isLong ? `${styles.move} ${styles.long}` : styles.move} aria-live="polite">
+          {edited ? (
+            <p className="numeral">
+              Your own next shot. <span className={styles.quieter}>Advised was: {line.lead}</span>
+            </p>
+          ) : (
+            <p className="numeral">
+              <span className={advice.action === 'repeat' || advice.action === 'dialled' ? styles.calm : styles.lead}>
+                {onOneLine(line.lead)}
+              </span>{' '}
+              {onOneLine(line.rest)}
+            </p>
+          )}
+        </div>
+        <div className={styles.actions}>
+          {actions}
+          {edited && (
+            <Button size="large" onClick={onBackToAdvice}>
+              Back to the advice
+            </Button>
+          )}
+        </div>
       </div>
       <div className={advice.alternatives.length > 0 ? styles.reasons : `${styles.reasons} ${styles.alone}`}>
         <div>

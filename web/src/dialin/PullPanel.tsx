@@ -1,6 +1,6 @@
 import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
 import { Button, Checkbox } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { SheetView } from '../app/api';
 import { temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
@@ -51,9 +51,14 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
     void onShot(line);
   };
   useShortcuts({ ' ': timer.toggle, Enter: save, Escape: onBack });
+  const panel = useRef<HTMLDivElement>(null);
+  // On a phone the shot may be taken while the sheet is read, with this panel still below it.
+  useEffect(() => {
+    panel.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const heat = aim.temperatureC === null ? '' : ` · ${temperatureNumber(aim.temperatureC, unit)} °${unit}`;
   return (
-    <div className={styles.panel}>
+    <div ref={panel} className={styles.panel}>
       <div className={styles.clock}>
         <p className="quiet">seconds {TIMER_WORDS[target.timer]}</p>
         <p className={`numeral ${styles.seconds}`} role="timer" aria-live="off">

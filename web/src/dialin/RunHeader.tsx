@@ -24,7 +24,7 @@ export function RunHeader({ sheet }: { sheet: SheetView }) {
         <p>
           {station.name}: {grinder.name} → {machine.name} · {basket.name}
         </p>
-        <div>
+        <div className={run.status === 'open' ? styles.choosers : undefined}>
           <MethodSwitch sheet={sheet} />
           <GoalChooser sheet={sheet} />
         </div>

@@ -169,7 +169,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
       <div className={styles.side}>
         <TastePanel sheet={sheet} expect={expect} closed={closed} />
       </div>
-      <div className={styles.bottom}>
+      <div className={closed || pulling ? styles.bottom : `${styles.bottom} ${styles.advice}`}>
         <ProblemAlert error={shotState.error ?? runState.error} />
         {closed && (
           <Alert
