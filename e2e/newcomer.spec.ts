@@ -62,6 +62,6 @@ test('setting up says what is wrong with a scale, and keeps what was typed', asy
   await page.getByLabel('to', { exact: true }).fill('10');
   await page.getByRole('textbox', { name: 'Station' }).fill('Wrong station');
   await page.getByRole('button', { name: 'First advice' }).click();
-  await expect(page.getByText('must be above min').first()).toBeVisible();
+  await expect(page.getByText('must be above the lower end of the scale').first()).toBeVisible();
   await expect(page.getByLabel('What you call it')).toHaveValue('Wrong way round');
 });

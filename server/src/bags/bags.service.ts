@@ -26,7 +26,7 @@ export class BagsService extends Store<Bag, BagDto> {
       .filter((path) => dto[path] != null && dto[path] > tomorrow)
       .map((path) => ({ path, message: 'lies in the future: check the day' }));
     if (dto.roastedOn && dto.openedOn && dto.openedOn < dto.roastedOn) {
-      errors.push({ path: 'openedOn', message: 'must not be before roastedOn' });
+      errors.push({ path: 'openedOn', message: 'must not be before the day of roast' });
     }
     errors.push(...frozenErrors(dto, tomorrow));
     if ((dto.weighedGrams == null) !== (dto.weighedAt == null)) {
@@ -34,7 +34,7 @@ export class BagsService extends Store<Bag, BagDto> {
       errors.push({ path, message: 'is missing: weight and time of a weighing belong together' });
     }
     if (dto.weighedGrams != null && dto.weighedGrams > dto.weightGrams) {
-      errors.push({ path: 'weighedGrams', message: 'must not be above weightGrams' });
+      errors.push({ path: 'weighedGrams', message: 'must not be above what the full bag held' });
     }
     if (errors.length > 0) throw new Problem('invalid', 'This bag cannot be right.', errors);
   }
@@ -49,12 +49,12 @@ function frozenErrors(dto: BagDto, tomorrow: string): FieldError[] {
     const errors: FieldError[] = [];
     if (from > tomorrow) errors.push({ path: `${path}.from`, message: 'lies in the future: check the day' });
     if (dto.roastedOn && from < dto.roastedOn) {
-      errors.push({ path: `${path}.from`, message: 'must not be before roastedOn' });
+      errors.push({ path: `${path}.from`, message: 'must not be before the day of roast' });
     }
     if (before && (before.to == null || from < before.to)) {
       errors.push({ path: `${path}.from`, message: 'must not be before the spell before it has ended' });
     }
-    if (to && to < from) errors.push({ path: `${path}.to`, message: 'must not be before from' });
+    if (to && to < from) errors.push({ path: `${path}.to`, message: 'must not be before the day it was frozen' });
     return errors;
   });
 }

@@ -12,7 +12,7 @@ export class BasketDto extends RevisionDto {
   @NumberField({ min: 4, max: 40 })
   minGrams!: number;
 
-  @NotBelow('minGrams')
+  @NotBelow('minGrams', 'the least it takes')
   @NumberField({ min: 4, max: 40 })
   maxGrams!: number;
 

@@ -151,8 +151,8 @@ function IsPart(many = false): PropertyDecorator {
     });
 }
 
-/** Cross-field rule: this number must lie above (or at) another one of the same object. */
-export function NotBelow(other: string, options: { strictly?: boolean } = {}): PropertyDecorator {
+/** Cross-field rule: this number must lie above (or at) another one of the same object, which is `called` so where people read it. */
+export function NotBelow(other: string, called: string, options: { strictly?: boolean } = {}): PropertyDecorator {
   return (target, property) =>
     registerDecorator({
       name: 'notBelow',
@@ -164,7 +164,7 @@ export function NotBelow(other: string, options: { strictly?: boolean } = {}): P
           if (typeof value !== 'number' || typeof low !== 'number') return true;
           return options.strictly ? value > low : value >= low;
         },
-        defaultMessage: () => `must ${options.strictly ? 'be above' : 'not be below'} ${other}`,
+        defaultMessage: () => `must ${options.strictly ? 'be above' : 'not be below'} ${called}`,
       },
     });
 }

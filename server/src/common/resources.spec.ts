@@ -59,7 +59,7 @@ describe('hostile input', () => {
   it.each([
     [{ min: 'zero' }, 'min', 'must be a number'],
     [{ max: 1e9 }, 'max', 'must be between -1000 and 10000'],
-    [{ max: -5 }, 'max', 'must be above min'],
+    [{ max: -5 }, 'max', 'must be above the lower end of the scale'],
     [{ step: 900 }, 'step', 'must not be larger than the whole scale'],
     [{ finer: 'sideways' }, 'finer', 'must be one of lower, higher'],
     [{ name: '' }, 'name', 'must not be empty'],
@@ -126,7 +126,9 @@ describe('setting up a station', () => {
       .put(`/api/setup/${ids.stationId}`)
       .send({ ...body, run: { ...body.run, target } })
       .expect(400);
-    expect(answer.body.errors).toEqual([{ path: 'run.target.timeSeconds.max', message: 'must be above min' }]);
+    expect(answer.body.errors).toEqual([
+      { path: 'run.target.timeSeconds.max', message: 'must be above the window’s beginning' },
+    ]);
   });
 });
 

@@ -5,7 +5,7 @@ export class SecondsWindowDto {
   @NumberField({ min: 5, max: 120 })
   min!: number;
 
-  @NotBelow('min', { strictly: true })
+  @NotBelow('min', 'the window’s beginning', { strictly: true })
   @NumberField({ min: 5, max: 120 })
   max!: number;
 }

@@ -16,7 +16,7 @@ export function validated(expectedType: Type<unknown>, options: { query?: boolea
     exceptionFactory: (errors) => {
       const fields = errors.flatMap((error) => fieldErrors(error, ''));
       return new BadRequestException({
-        message: fields.map(({ path, message }) => `${path} ${message}`).join('; '),
+        message: 'This cannot be taken as it is.',
         errors: fields,
       });
     },

@@ -9,7 +9,7 @@ export class GrinderDto extends RevisionDto {
   @NumberField({ min: -1000, max: 10000, description: 'Lowest number on the scale' })
   min!: number;
 
-  @NotBelow('min', { strictly: true })
+  @NotBelow('min', 'the lower end of the scale', { strictly: true })
   @NumberField({ min: -1000, max: 10000, description: 'Highest number on the scale' })
   max!: number;
 

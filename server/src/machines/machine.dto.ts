@@ -15,7 +15,7 @@ export class TemperatureScaleDto {
   @NumberField({ min: 60, max: 100 })
   min!: number;
 
-  @NotBelow('min', { strictly: true })
+  @NotBelow('min', 'the lowest temperature', { strictly: true })
   @NumberField({ min: 60, max: 100 })
   max!: number;
 

@@ -23,6 +23,23 @@ export function problemOf(error: unknown): ServerProblem {
   return { detail: 'Something went wrong; nothing was saved. Try again.', errors: [] };
 }
 
+const UNITS: Record<string, string> = { Grams: 'g', Seconds: 's', C: '°C', Percent: '%', Mm: 'mm' };
+
+/** A field's path as one would say it: `shots[2].doseGrams` is "shot 3, dose (g)". */
+export function fieldInWords(path: string): string {
+  return path
+    .split('.')
+    .map((part) => {
+      const [, list, index] = /^(\w+?)s?\[(\d+)\]$/.exec(part) ?? [];
+      if (list) return `${spelled(list)} ${Number(index) + 1}`;
+      const [, name, unit] = /^(\w+?)(Grams|Seconds|C|Percent|Mm)$/.exec(part) ?? [];
+      return name ? `${spelled(name)} (${UNITS[unit!]})` : spelled(part);
+    })
+    .join(', ');
+}
+
+const spelled = (camelCase: string): string => camelCase.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
 /** Field errors in the shape Ant Design's forms take them; `prefix` is cut off nested paths. */
 export function formErrors(problem: ServerProblem, prefix = ''): { name: (string | number)[]; errors: string[] }[] {
   return problem.errors

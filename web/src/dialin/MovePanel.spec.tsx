@@ -106,7 +106,7 @@ describe('the move panel', () => {
   });
 
   it('names the shot that keeps it from answering', () => {
-    show({ advice: null, problem: 'shots[2].doseGrams must be above 0' });
-    expect(screen.getByRole('alert')).toHaveTextContent(/shots\[2\]\.doseGrams must be above 0\. Correct the shot/);
+    show({ advice: null, problem: 'shot 3, dose (g) must be above 0' });
+    expect(screen.getByRole('alert')).toHaveTextContent(/shot 3, dose \(g\) must be above 0\. Correct the shot/);
   });
 });

@@ -8,6 +8,7 @@ import {
 } from '@olvet/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { SheetView } from '../app/api';
+import { fieldInWords } from '../app/problem';
 import { heart, historianHeart } from '../worker/heart';
 
 export interface AdviceState {
@@ -34,7 +35,7 @@ export function useAdvice(sheet: SheetView): AdviceState {
         if (!newest) return;
         if (answer.schema === 'olvet.advice/1') setAnswered({ to: request, advice: answer, problem: null });
         else {
-          const problem = answer.errors.map(({ path, message }) => `${path} ${message}`).join('; ');
+          const problem = answer.errors.map(({ path, message }) => `${fieldInWords(path)} ${message}`).join('; ');
           setAnswered({ to: request, advice: null, problem });
         }
       });

@@ -1,5 +1,5 @@
 import { Alert } from 'antd';
-import { problemOf } from '../app/problem';
+import { fieldInWords, problemOf, type FieldProblem } from '../app/problem';
 
 /** A failed request in words, with its fields; renders nothing without one. */
 export function ProblemAlert({ error }: { error: unknown }) {
@@ -10,10 +10,14 @@ export function ProblemAlert({ error }: { error: unknown }) {
       type="error"
       showIcon
       role="alert"
-      title={errors.length === 0 ? detail : undefined}
-      description={
-        errors.length > 0 ? errors.map(({ path, message }) => <div key={path}>{`${path} ${message}`}</div>) : undefined
-      }
+      title={detail}
+      description={errors.length > 0 ? errors.map((error) => <div key={error.path}>{inWords(error)}</div>) : undefined}
     />
   );
+}
+
+/** Revisions are the house's own affair: people read what to do. */
+function inWords({ path, message }: FieldProblem): string {
+  if (path === 'revision') return 'Load it again, then repeat your change.';
+  return path === '' ? message : `${fieldInWords(path)}: ${message}`;
 }

@@ -1,5 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { formErrors, problemOf } from '../app/problem';
+import { fieldInWords, formErrors, problemOf } from '../app/problem';
 import { elapsed, money, orDash, temperatureNumber } from './format';
 import { Loading } from './Loading';
 import { NumberInput } from './NumberInput';
@@ -63,17 +63,17 @@ describe('problems of the server', () => {
   const refused = {
     status: 400,
     data: {
-      detail: 'max must be above min',
-      errors: [{ path: 'target.timeSeconds.max', message: 'must be above min' }],
+      detail: 'This cannot be taken as it is.',
+      errors: [{ path: 'target.timeSeconds.max', message: 'must be above the window’s beginning' }],
     },
   };
 
   it('land on their fields', () => {
     expect(formErrors(problemOf(refused))).toEqual([
-      { name: ['target', 'timeSeconds', 'max'], errors: ['must be above min'] },
+      { name: ['target', 'timeSeconds', 'max'], errors: ['must be above the window’s beginning'] },
     ]);
     expect(formErrors(problemOf(refused), 'target.')).toEqual([
-      { name: ['timeSeconds', 'max'], errors: ['must be above min'] },
+      { name: ['timeSeconds', 'max'], errors: ['must be above the window’s beginning'] },
     ]);
   });
 
@@ -81,7 +81,24 @@ describe('problems of the server', () => {
     expect(problemOf({ status: 'FETCH_ERROR' }).detail).toMatch(/out of reach/);
     expect(problemOf(new Error('x')).detail).toMatch(/nothing was saved/);
     render(<ProblemAlert error={refused} />);
-    expect(screen.getByText('target.timeSeconds.max must be above min')).toBeInTheDocument();
+    expect(screen.getByText('This cannot be taken as it is.')).toBeInTheDocument();
+    expect(screen.getByText('target, time (s), max: must be above the window’s beginning')).toBeInTheDocument();
+  });
+
+  it('tell a person who was overtaken what to do, not which revision it was', () => {
+    const errors = [{ path: 'revision', message: 'is 3, but this was changed since (now 4)' }];
+    render(<ProblemAlert error={{ status: 409, data: { detail: 'Someone else changed this shot.', errors } }} />);
+    expect(screen.getByText('Someone else changed this shot.')).toBeInTheDocument();
+    expect(screen.getByText('Load it again, then repeat your change.')).toBeInTheDocument();
+  });
+
+  it.each([
+    ['shots[2].doseGrams', 'shot 3, dose (g)'],
+    ['recipe.temperatureC', 'recipe, temperature (°C)'],
+    ['machine.warmUpMinutes', 'machine, warm up minutes'],
+    ['frozen[0].from', 'frozen 1, from'],
+  ])('name a field as one would say it: %s', (path, words) => {
+    expect(fieldInWords(path)).toBe(words);
   });
 
   it('show nothing where there is none', () => {

@@ -93,7 +93,7 @@ describe('setting up', () => {
   });
 
   it('puts the server’s refusal at its field', async () => {
-    const errors = [{ path: 'grinder.max', message: 'must be above min' }];
+    const errors = [{ path: 'grinder.max', message: 'must be above the lower end of the scale' }];
     open(false);
     await screen.findByRole('button', { name: 'First advice' });
     const house = globalThis.fetch;
@@ -109,7 +109,7 @@ describe('setting up', () => {
     type('Its name', 'Kelp Street');
     type('What you call it', 'Wrong way round');
     go();
-    expect((await screen.findAllByText(/must be above min/)).length).toBeGreaterThan(0);
+    expect((await screen.findAllByText(/must be above the lower end/)).length).toBeGreaterThan(0);
     expect(screen.getByLabelText('What you call it')).toHaveValue('Wrong way round');
   });
 });
