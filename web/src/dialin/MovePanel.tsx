@@ -18,9 +18,9 @@ export interface MovePanelProps {
   onWhy: () => void;
 }
 
-/** Word joiners around every dash and hard spaces before units: the large type never breaks "27–33" or "5.8 s" over two lines. */
+/** Word joiners around every dash and hard spaces before units: no line ends between "27–33" or "5.8 s". */
 const onOneLine = (text: string): string =>
-  text.replaceAll('–', '\u2060–\u2060').replace(/(?<=\d) (?=(?:g|s|°[CF])\b)/g, '\u00a0');
+  text.replaceAll('–', '\u2060–\u2060').replace(/(?<=\d) (?=(?:g|s|%|°[CF])(?!\w))/g, '\u00a0');
 
 /** More letters than this would break at the large size on a bar's tablet; the sheet needs that line. */
 const LONG_LINE = 62;
@@ -65,7 +65,7 @@ export function MovePanel(props: MovePanelProps) {
       <div className={advice.alternatives.length > 0 ? styles.reasons : `${styles.reasons} ${styles.alone}`}>
         <div>
           <p className={styles.why}>
-            {inUnit(advice.why.map(({ text }) => text).join(' '), unit)}{' '}
+            {onOneLine(inUnit(advice.why.map(({ text }) => text).join(' '), unit))}{' '}
             <button type="button" className={styles.numbers} onClick={onWhy}>
               Why, in numbers
             </button>
