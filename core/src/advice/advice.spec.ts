@@ -3,6 +3,7 @@ import {
   answer,
   answerLine,
   METHOD_IDS,
+  METHODS,
   moveLine,
   ROASTS,
   SIGNS,
@@ -12,6 +13,7 @@ import {
   type AdviceRequest,
 } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
+import { learnedSlopeSchema } from './contract/request';
 
 function ask(change: Partial<AdviceRequest>): Advice {
   const got = answer(everydayRequest(change));
@@ -159,6 +161,13 @@ describe('bad requests', () => {
     [{ method: 'guesswork' }, 'method', /one-lever/],
     [{ grinder: { ...everydayRequest().grinder, max: 0 } }, 'grinder.max', /above min/],
     [{ grinder: { ...everydayRequest().grinder, step: 90 } }, 'grinder.step', /larger than the whole scale/],
+    [{ grinder: { ...everydayRequest().grinder, step: 1e-9 } }, 'grinder.step', /0, for stepless, or at least 0.001/],
+    [{ machine: { temperatureC: { min: 93, max: 93.0001, step: 0 } } }, 'machine.temperatureC.max', /0.001 or more/],
+    [
+      { grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.09, sd: 1e-320, shots: 9 } } },
+      'grinder.logTimePerUnit.sd',
+      /at least/,
+    ],
     [{ coffee: {} }, 'coffee.roast', /light/],
     [{ target: { ...everydayRequest().target, timeSeconds: { min: 30, max: 20 } } }, 'target.timeSeconds.max', /later/],
     [{ schema: 'x' }, 'schema', /olvet.advice-request/],
@@ -203,7 +212,17 @@ describe('any valid request', () => {
   });
   const request = fc.record({
     taster: maybe(fc.record({ overall: maybe(marks), sweetness: maybe(marks) })),
-    method: fc.constantFrom(...METHOD_IDS),
+    // A shop's own method may say that no time passes before the first drip.
+    method: fc.oneof(
+      fc.constantFrom(...METHOD_IDS),
+      fc
+        .record({ of: fc.constantFrom(...METHODS), leadSeconds: fc.constantFrom(0, 1, 60) })
+        .map(({ of, leadSeconds }) => ({
+          ...of,
+          leadSeconds,
+        })),
+    ),
+    slope: maybe(fc.record({ mean: between(1e-6, 100), sd: between(1e-6, 100), shots: fc.constant(9) })),
     step: fc.constantFrom(0, 0.1, 0.5, 1, 5),
     finer: fc.constantFrom('lower' as const, 'higher' as const),
     temperature: maybe(fc.constant({ min: 88, max: 97, step: 0.5 })),
@@ -222,7 +241,7 @@ describe('any valid request', () => {
         const base = everydayRequest();
         const advice = ask({
           method: r.method,
-          grinder: { ...base.grinder, step: r.step, finer: r.finer },
+          grinder: { ...base.grinder, step: r.step, finer: r.finer, logTimePerUnit: r.slope },
           machine: { temperatureC: r.temperature },
           coffee: { roast: r.roast },
           target: { ...base.target, timer: r.timer },
@@ -246,7 +265,8 @@ describe('any valid request', () => {
           expect(p10).toBeLessThanOrEqual(mean);
           expect(mean).toBeLessThanOrEqual(p90);
         }
-        expect(advice.learned.logTimePerUnit.mean).toBeGreaterThan(0);
+        // What is to be kept with the grinder is taken back the next time.
+        expect(learnedSlopeSchema.safeParse(advice.learned.logTimePerUnit).success).toBe(true);
         const variables = advice.changed.map((c) => c.variable);
         const outside = advice.why.some((w) => w.text.includes('back inside'));
         expect(outside || variables.length <= 1 || String(variables) === 'doseGrams,yieldGrams').toBe(true);

@@ -9,7 +9,7 @@ import { changesBetween } from './contract/changes';
 import type { Choice } from './lookahead/choice';
 import { drawParticles, expectationOf, lookAt } from './belief/particles';
 import { readProblem, type Problem } from './belief/problem';
-import { parseAdviceRequest, type ValidAdviceRequest } from './contract/request';
+import { parseAdviceRequest, slopeToKeep, type ValidAdviceRequest } from './contract/request';
 import { alternativeText } from './words/alternativeText';
 import { cautionsFor } from './words/cautions';
 import { reasonsFor } from './words/reasons';
@@ -47,11 +47,7 @@ export function advise(request: ValidAdviceRequest): Advice {
     })),
     cautions: cautionsFor(problem, decision),
     learned: {
-      logTimePerUnit: {
-        mean: Number(slope.mean.toPrecision(4)),
-        sd: Number(slope.sd.toPrecision(3)),
-        shots: (request.grinder.logTimePerUnit?.shots ?? 0) + timed,
-      },
+      logTimePerUnit: slopeToKeep({ ...slope, shots: (request.grinder.logTimePerUnit?.shots ?? 0) + timed }),
     },
   };
 }

@@ -64,6 +64,9 @@ describe('snap', () => {
     expect(snap(3.2, { min: 0.25, max: 10, step: 0.5 })).toBe(3.25);
     expect(snap(99, { min: 0, max: 10.2, step: 0.5 })).toBe(10);
     expect(snap(0.1 + 0.2, { min: 0, max: 1, step: 0.1 })).toBe(0.3);
+    // An end with more decimals than are kept is not left by rounding.
+    expect(snap(0, { min: 0.26945444, max: 40, step: 0.5 })).toBe(0.26945444);
+    expect(snap(99, { min: 0, max: 9.99951, step: 0 })).toBe(9.99951);
   });
 
   it('always lands on the scale', () => {

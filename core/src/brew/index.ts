@@ -8,7 +8,7 @@ export {
   millilitresFromGrams,
 } from './units';
 export { convertTime, type ConvertTimeInput } from './convertTime';
-export { clamp, roundTo, snap, type Scale } from './snap';
+export { clamp, roundTo, SMALLEST_STEP, snap, type Scale } from './snap';
 export {
   completeRatio,
   RATIO_STYLES,

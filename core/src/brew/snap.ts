@@ -1,7 +1,10 @@
+/** No collar and no thermostat has finer marks; counting finer ones would run out of digits. */
+export const SMALLEST_STEP = 0.001;
+
 export interface Scale {
   min: number;
   max: number;
-  /** Smallest usable change; 0 = stepless. */
+  /** Smallest usable change, `SMALLEST_STEP` or more; 0 = stepless. */
   step: number;
 }
 
@@ -12,10 +15,11 @@ export interface Scale {
 export function snap(value: number, scale: Scale): number {
   const { min, max, step } = scale;
   const clamped = clamp(value, min, max);
-  if (step <= 0) return roundTo(clamped, 3);
+  if (step <= 0) return clamp(roundTo(clamped, 3), min, max);
   const last = Math.floor((max - min) / step + 1e-9);
   const clicks = Math.min(last, Math.max(0, Math.round((clamped - min) / step)));
-  return roundTo(min + clicks * step, 6);
+  // An end of more decimals than anybody reads would be left by rounding.
+  return clamp(roundTo(min + clicks * step, 6), min, max);
 }
 
 /** The nearest value from low to high. */

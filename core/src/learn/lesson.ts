@@ -2,7 +2,12 @@ import { infer } from '../advice/belief/infer';
 import { frameOf, P, timeElasticity } from '../advice/belief/model';
 import { priorFor, slopePrior } from '../advice/belief/prior';
 import { readProblem } from '../advice/belief/problem';
-import type { LearnedCoffee, LearnedSlope, ValidAdviceRequest } from '../advice/contract/request';
+import {
+  slopeToKeep,
+  type LearnedCoffee,
+  type LearnedSlope,
+  type ValidAdviceRequest,
+} from '../advice/contract/request';
 import { combine, messageOf, type Message } from './gaussian';
 
 /**
@@ -78,11 +83,11 @@ export function combineSlopes(
   const { mean, sd } = combine(slopePrior(scale), messages, BETWEEN_COFFEES_SD);
   // Mean and spread of the log-normal.
   const slope = Math.exp(mean + (sd * sd) / 2);
-  return {
-    mean: Number(slope.toPrecision(4)),
-    sd: Number((slope * Math.sqrt(Math.expm1(sd * sd))).toPrecision(3)),
+  return slopeToKeep({
+    mean: slope,
+    sd: slope * Math.sqrt(Math.expm1(sd * sd)),
     shots: lessons.reduce((sum, { timedShots }) => sum + timedShots, 0),
-  };
+  });
 }
 
 /** Change of ln time for one unit finer on a grinder that has taught nothing yet, its middle and spread. */

@@ -1,6 +1,6 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional, type ApiPropertyOptions } from '@nestjs/swagger';
-import { METHOD_IDS } from '@olvet/core';
+import { METHOD_IDS, SMALLEST_STEP } from '@olvet/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -169,19 +169,22 @@ export function NotBelow(other: string, called: string, options: { strictly?: bo
     });
 }
 
-/** Cross-field rule: a step is never larger than the scale from `min` to `max`. */
+/** Cross-field rule: a step is never larger than the scale from `min` to `max`, nor finer than any collar's. */
 export function StepWithinScale(): PropertyDecorator {
+  const problemOf = (value: unknown, args?: ValidationArguments): string | null => {
+    const { min, max } = args!.object as { min: number; max: number };
+    if (typeof value !== 'number') return null;
+    if (value > 0 && value < SMALLEST_STEP) return `must be at least ${SMALLEST_STEP}`;
+    return max > min && value > max - min ? 'must not be larger than the whole scale' : null;
+  };
   return (target, property) =>
     registerDecorator({
       name: 'stepWithinScale',
       target: target.constructor,
       propertyName: String(property),
       validator: {
-        validate(value: unknown, args?: ValidationArguments) {
-          const { min, max } = args!.object as { min: number; max: number };
-          return typeof value !== 'number' || !(max > min) || value <= max - min;
-        },
-        defaultMessage: () => 'must not be larger than the whole scale',
+        validate: (value: unknown, args?: ValidationArguments) => problemOf(value, args) === null,
+        defaultMessage: (args?: ValidationArguments) => problemOf(args?.value, args) ?? '',
       },
     });
 }

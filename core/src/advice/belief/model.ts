@@ -46,9 +46,10 @@ export const LEAD_EXPONENT = 0.7;
  * gives to the cup for the same time: finer grounds act twice over, by surface and by contact time [half: assumed].
  */
 export const FLOW_SHARE = 0.5;
-/** Beyond these the soak and the puck answer no further: guards against overflow, far outside any real shot. */
+/** Beyond these the soak and the puck answer no further: guards against overflow and nought, far outside any real shot. */
 export const X_REACH = 2;
 export const LOG_PUCK_CEILING = 6;
+export const LOG_PUCK_FLOOR = -12;
 /** Pump-on lead assumed for a shot timed on another clock than the target's. */
 const PLAIN_LEAD_SECONDS = 6;
 
@@ -168,7 +169,7 @@ export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock:
   const x = logPuck - belief.logPuckAtMiddle;
   const given = givenBy(x, belief, geometry);
   const soakSeconds = belief.lead * Math.exp(LEAD_EXPONENT * clampLog(x));
-  const puckSeconds = effectiveYield * Math.exp(Math.min(LOG_PUCK_CEILING, logPuck));
+  const puckSeconds = effectiveYield * Math.exp(Math.max(LOG_PUCK_FLOOR, Math.min(LOG_PUCK_CEILING, logPuck)));
   return {
     timeSeconds:
       leadShareOn(clock, frame, soakSeconds) * soakSeconds + effectiveYield * PUMP_SECONDS_PER_GRAM + puckSeconds,

@@ -21,6 +21,8 @@ const USUAL = {
 };
 /** What roast, process and altitude leave open. */
 const COFFEE_SD = { balance: 0.9, body: 0.7 };
+/** Water takes a second through the loosest bed: a usual lead of none would leave nothing to scale. */
+const SHORTEST_LEAD_SECONDS = 1;
 /** How far a kept recipe may have wandered since: its time by a tenth, its taste by half a tolerance. */
 const KEPT_SD = { logPuck: 0.12, balance: 0.3, body: 0.35 };
 
@@ -139,10 +141,11 @@ function leadFor(
   usualSeconds: number,
   watched: { mean: number; sd: number } | null,
 ): { mean: number; sd: number } {
-  const longest = 0.55 * frame.middleSeconds;
-  if (frame.clock === 'total-contact') return { mean: Math.min(usualSeconds, longest), sd: 4 };
-  if (watched) return { mean: Math.min(Math.max(1, watched.mean), longest), sd: Math.hypot(watched.sd, 0.5) };
-  return { mean: Math.min(usualSeconds, longest), sd: 1.5 };
+  const within = (seconds: number): number =>
+    Math.min(Math.max(SHORTEST_LEAD_SECONDS, seconds), 0.55 * frame.middleSeconds);
+  if (frame.clock === 'total-contact') return { mean: within(usualSeconds), sd: 4 };
+  if (watched) return { mean: within(watched.mean), sd: Math.hypot(watched.sd, 0.5) };
+  return { mean: within(usualSeconds), sd: 1.5 };
 }
 
 /** Slope of log time per unit finer: learned if the grinder has a history, otherwise by rule of thumb. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { clamp, SMALLEST_STEP } from '../../brew/snap';
 import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
 import { methodSchema } from '../../method/Method';
 import { fieldErrorsOf, type FieldError } from '../../formats/fieldErrors';
@@ -10,24 +11,34 @@ const seconds = z.number().min(1).max(300);
 /** A choked machine may run as long as somebody waits. */
 const LONGEST_SECONDS = 900;
 
+/** What is known no worse than this is known for certain; smaller spreads, squared and inverted, run out of digits. */
+const SMALLEST_SPREAD = 1e-6;
+const spread = (max: number) => z.number().min(SMALLEST_SPREAD).max(max);
+
 const scale = z
   .object({ min: z.number().min(-1e4).max(1e4), max: z.number().min(-1e4).max(1e4), step: z.number().min(0).max(1e4) })
-  .superRefine((value, context) => {
-    if (value.max <= value.min) context.addIssue({ code: 'custom', path: ['max'], message: 'must be above min' });
-    else if (value.step > value.max - value.min)
-      context.addIssue({ code: 'custom', path: ['step'], message: 'must not be larger than the whole scale' });
+  .superRefine(({ min, max, step }, context) => {
+    const complain = (field: string, message: string): void =>
+      context.addIssue({ code: 'custom', path: [field], message });
+    if (max <= min) complain('max', 'must be above min');
+    else if (max - min < SMALLEST_STEP) complain('max', `must be above min by ${SMALLEST_STEP} or more`);
+    else if (step > max - min) complain('step', 'must not be larger than the whole scale');
+    if (step > 0 && step < SMALLEST_STEP) complain('step', `must be 0, for stepless, or at least ${SMALLEST_STEP}`);
   });
 
+/** Change of ln(seconds per gram) for one unit finer. */
+const SLOPE = { least: SMALLEST_SPREAD, most: 100 };
+
 export const learnedSlopeSchema = z.object({
-  mean: z.number().positive().max(100),
-  sd: z.number().positive().max(100),
+  mean: z.number().min(SLOPE.least).max(SLOPE.most),
+  sd: spread(SLOPE.most),
   shots: z.number().int().min(0).max(1e7),
 });
 
 /** Where balance and body of a coffee were found to lie, and the recipe at which that holds. */
 export const learnedCoffeeSchema = z.object({
-  balance: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
-  body: z.object({ mean: z.number().min(-20).max(20), sd: z.number().positive().max(20) }),
+  balance: z.object({ mean: z.number().min(-20).max(20), sd: spread(20) }),
+  body: z.object({ mean: z.number().min(-20).max(20), sd: spread(20) }),
   ratio: z.number().min(0.1).max(30),
   middleSeconds: seconds,
   temperatureC: maybe(60, 100),
@@ -36,8 +47,8 @@ export const learnedCoffeeSchema = z.object({
 
 const learnedMarksSchema = z.object({
   /** The mark of a cup as wanted, and what a point away from it costs. */
-  best: z.object({ mean: z.number().min(0).max(15), sd: z.number().positive().max(10) }),
-  loss: z.object({ mean: z.number().min(0.05).max(10), sd: z.number().positive().max(10) }),
+  best: z.object({ mean: z.number().min(0).max(15), sd: spread(10) }),
+  loss: z.object({ mean: z.number().min(0.05).max(10), sd: spread(10) }),
   cups: z.number().int().min(0).max(1e7),
 });
 
@@ -59,7 +70,7 @@ const tasteSchema = z.object({
 
 /** The dose law of a timed grinder, fitted to its own weighings. */
 export const timedDoseSchema = z.object({
-  gramsPerSecond: z.number().positive().max(100),
+  gramsPerSecond: z.number().min(0.01).max(100),
   lagSeconds: z.number().min(-5).max(20),
   logRatePerFiner: z.number().min(-10).max(10),
   atGrind: z.number().min(-1e4).max(1e4),
@@ -131,7 +142,7 @@ export const adviceRequestSchema = z.object({
       /** Group temperature minus what the display says. */
       temperatureOffsetC: maybe(-20, 20),
       /** Pump on → first drip, as watched on this machine. */
-      firstDripSeconds: z.object({ mean: z.number().min(0).max(60), sd: z.number().positive().max(30) }).nullish(),
+      firstDripSeconds: z.object({ mean: z.number().min(0).max(60), sd: spread(30) }).nullish(),
     })
     .nullish(),
   coffee: z.object({
@@ -167,6 +178,13 @@ export const adviceRequestSchema = z.object({
   measuring: z.object({ doseSdGrams: maybe(0, 10), yieldSdGrams: maybe(0, 50) }).nullish(),
   shots: z.array(shotSchema).max(200),
 });
+
+/** A slope as it is kept with a grinder: to the digits that mean something, and so that it is taken back by the next request. */
+export function slopeToKeep({ mean, sd, shots }: LearnedSlope): LearnedSlope {
+  const kept = (value: number, digits: number): number =>
+    Number(clamp(value, SLOPE.least, SLOPE.most).toPrecision(digits));
+  return { mean: kept(mean, 4), sd: kept(sd, 3), shots };
+}
 
 export type { FieldError };
 export type AdviceRequest = z.input<typeof adviceRequestSchema>;
