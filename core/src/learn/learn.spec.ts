@@ -3,7 +3,7 @@ import { everydayRequest, everydayShot } from '../advice/advice.fixture';
 import { P } from '../advice/belief/model';
 import { priorFor } from '../advice/belief/prior';
 import { readProblem } from '../advice/belief/problem';
-import { adviceRequestSchema, type AdviceRequest } from '../advice/contract/request';
+import { adviceRequestSchema, learnedCoffeeSchema, type AdviceRequest } from '../advice/contract/request';
 import { createRandom, drawNormal } from '../puck/random';
 import { combine, messageOf } from './gaussian';
 import { combineCoffee, combineSlopes, lessonOf } from './lesson';
@@ -94,6 +94,15 @@ describe('the lesson of a dial-in', () => {
     expect(coffee.balance.mean).toBeGreaterThan(0.4);
     expect(coffee.ratio).toBe(2);
     expect(coffee.shots).toBe(4);
+  });
+
+  it.each([
+    [1, 500],
+    [60, 1],
+  ])('of %d g in and %d g out is taken back by the next dial-in, like that of any recipe', (doseGrams, yieldGrams) => {
+    const target = { ...everydayRequest().target, doseGrams, yieldGrams };
+    const learned = combineCoffee([lesson({ target, shots: shots(0.1) })])!;
+    expect(learnedCoffeeSchema.safeParse(learned).error).toBeUndefined();
   });
 
   it('says of a coffee what was tasted, and leaves the rest as open as roast leaves it', () => {

@@ -39,7 +39,11 @@ export const learnedSlopeSchema = z.object({
 export const learnedCoffeeSchema = z.object({
   balance: z.object({ mean: z.number().min(-20).max(20), sd: spread(20) }),
   body: z.object({ mean: z.number().min(-20).max(20), sd: spread(20) }),
-  ratio: z.number().min(0.1).max(30),
+  // Whatever dose and yield a shot may have.
+  ratio: z
+    .number()
+    .min(1 / 60)
+    .max(500),
   middleSeconds: seconds,
   temperatureC: maybe(60, 100),
   shots: z.number().int().min(0).max(1e7),
