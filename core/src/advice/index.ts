@@ -24,7 +24,7 @@ export type {
   Settings,
 } from './contract/answer';
 export { changesBetween } from './contract/changes';
-export { DRY } from './belief/problem';
+export { DRY } from './belief/pour';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words/words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';

@@ -1,4 +1,4 @@
-import { sawChannel, type Pour } from './problem';
+import { sawChannel, type Pour } from './pour';
 
 /** What went wrong with a shot did this to it, and makes it say so much less than another. */
 export interface Fault {

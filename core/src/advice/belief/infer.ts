@@ -1,7 +1,8 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { beliefOf, frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
 import { priorFor, type Origin, type Prior } from './prior';
-import type { Pour, Problem } from './problem';
+import type { Pour } from './pour';
+import type { Problem } from './problem';
 import { readingsOf, type Reading } from './readings';
 
 /** A constant of this module: an imported binding in the innermost loops costs a look-up each time. */

@@ -6,12 +6,10 @@ import { type Posterior } from './infer';
 import { timeSd, withHand } from './readings';
 import { beliefOf, geometryOf, predict, type Belief } from './model';
 import type { Mixture } from './mixture';
-import type { Problem } from './problem';
+import { GRACE_SECONDS, type Problem } from './problem';
 
 /** Draws from the posterior; more would not change a choice, only its decimals. */
 export const PARTICLES = 144;
-/** A noise-free shot may stand this far outside the window and still be what a barista calls in it, s. */
-const WINDOW_GRACE_SECONDS = 0.5;
 
 /** About one shot in twelve finds a channel and runs this much faster: foretelling must allow for it. */
 const CHANNEL_EVERY = 12;
@@ -96,8 +94,8 @@ export function lookAt(problem: Problem, posterior: Posterior, particles: Partic
   particles.beliefs.forEach((belief, k) => {
     const shot = foresee(belief, frame, geometry);
     const inWindow =
-      shot.timeSeconds >= target.timeSeconds.min - WINDOW_GRACE_SECONDS &&
-      shot.timeSeconds <= target.timeSeconds.max + WINDOW_GRACE_SECONDS;
+      shot.timeSeconds >= target.timeSeconds.min - GRACE_SECONDS &&
+      shot.timeSeconds <= target.timeSeconds.max + GRACE_SECONDS;
     const tasty =
       Math.abs(shot.balance - target.balance) <= tolerance.balance &&
       Math.abs(shot.body - target.body) <= tolerance.body;

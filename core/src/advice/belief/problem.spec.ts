@@ -1,21 +1,5 @@
 import { findMethod, METHODS } from '../..';
-import { after, everydayRequest, everydayShot, problemOf, RIGHT_SHOT as right } from '../advice.fixture';
-import { isInTime } from './problem';
-
-describe('in time', () => {
-  it.each([
-    [24.4, false],
-    [24.5, true],
-    [28, true],
-    [32.5, true],
-    [32.6, false],
-    [null, false],
-  ])('counts half a second of grace around 25–32 s: %s', (timeSeconds, expected) => {
-    const target = { ...everydayRequest().target, timeSeconds: { min: 25, max: 32 } };
-    const { problem } = after([{ ...right, timeSeconds }], { target });
-    expect(isInTime(problem, problem.pours[0]!)).toBe(expected);
-  });
-});
+import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 
 describe('reading a request', () => {
   it('fills what was left out from the plan, the shot before, and the start', () => {

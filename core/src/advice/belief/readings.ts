@@ -14,7 +14,8 @@ import {
   type LikingScale,
   type Prediction,
 } from './model';
-import type { Pour, Problem } from './problem';
+import type { Pour } from './pour';
+import type { Problem } from './problem';
 import { addStray, addStraySlopes } from './stray';
 
 /** What one shot measured, with one function that predicts all of it: the pour is brewed once, not once a number. */

@@ -21,7 +21,9 @@ import {
 import { isSurprising, type Evidence } from '../shots/evidence';
 import type { PlanStage } from './levers';
 import { rightBy, type Outlook } from '../belief/particles';
-import { GRACE_SECONDS, isInTime, shotsDifferBy, WINDOW_DOUBT, type Pour, type Problem } from '../belief/problem';
+import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { isInTime, shotsDifferBy, WINDOW_DOUBT } from '../shots/inTime';
+import type { Pour } from '../belief/pour';
 import { isWithin, TASTE_SCALES, tastesPlainlyOff } from '../shots/taste';
 
 /** A cup that read right is left only for settings believed in by so much more. */

@@ -5,7 +5,9 @@ import type { Plan } from './levers';
 import { movesOf } from '../lookahead/moves';
 import { isSlower, type Outlook } from '../belief/particles';
 import { byPromise } from '../lookahead/price';
-import { isInTime, shotsDifferBy, sideOut, type Pour, type Problem } from '../belief/problem';
+import { isInTime, shotsDifferBy, sideOut } from '../shots/inTime';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 import { tastedMiss } from '../shots/taste';
 
 export type Side = 'too fast' | 'too slow';

@@ -15,7 +15,9 @@ import {
 } from '../shots/cups';
 import { missedRecipe, type Evidence } from '../shots/evidence';
 import { rightBy, type Outlook } from '../belief/particles';
-import { isLongDialIn, type Pour, type Problem } from '../belief/problem';
+import { isLongDialIn } from '../shots/inTime';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 import { tastesPlainlyOff, tastesRight } from '../shots/taste';
 
 /** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */

@@ -7,15 +7,9 @@ import { slopeOf, type Posterior } from '../belief/infer';
 import { endOfScale, isCoarser, movesOf } from '../lookahead/moves';
 import { isSlower, lookAt, meanOf, type Outlook } from '../belief/particles';
 import { isTooTight } from './prepare';
-import {
-  GRACE_SECONDS,
-  isInTime,
-  PUCK_STRAYS,
-  sideOut,
-  WINDOW_DOUBT,
-  type Pour,
-  type Problem,
-} from '../belief/problem';
+import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { isInTime, sideOut, WINDOW_DOUBT } from '../shots/inTime';
+import { PUCK_STRAYS, type Pour } from '../belief/pour';
 import type { Situation } from '../lookahead/situation';
 import { leadsToWhatWasOff, wrongTurns } from './swings';
 import { isWithin, plainMiss, tastedMiss, type TasteScale, tastesPlainlyOff, tastesRight } from '../shots/taste';

@@ -3,7 +3,7 @@ import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import type { Plan } from './levers';
 import { isSlower, type Outlook } from '../belief/particles';
 import { byPromise, priced } from '../lookahead/price';
-import { isLongDialIn } from '../belief/problem';
+import { isLongDialIn } from '../shots/inTime';
 import { harmlessOf } from './sensible';
 import type { Situation } from '../lookahead/situation';
 import { withoutSwings } from './swings';

@@ -4,7 +4,8 @@ import type { Evidence } from '../shots/evidence';
 import { lackOf } from './levers';
 import { endOfScale } from '../lookahead/moves';
 import type { Outlook } from '../belief/particles';
-import { GRACE_SECONDS, sideOut, WINDOW_DOUBT, type Problem } from '../belief/problem';
+import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { sideOut, WINDOW_DOUBT } from '../shots/inTime';
 import { TASTE_SCALES, tastedMiss, type TasteScale, tastesRight } from '../shots/taste';
 
 /**

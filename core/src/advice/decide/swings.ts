@@ -4,7 +4,9 @@ import { changesBetween } from '../contract/changes';
 import { isSame, type Evidence } from '../shots/evidence';
 import type { PlanStage } from './levers';
 import type { Move } from '../lookahead/moves';
-import { isInTime, type Pour, type Problem } from '../belief/problem';
+import { isInTime } from '../shots/inTime';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 import { isMixture } from '../belief/readings';
 import { plainMiss, TASTE_SCALES, tastedMiss, tastesRight, type TasteScale } from '../shots/taste';
 

@@ -7,7 +7,9 @@ import { isMixture, measuredTimeSd, tailWeight, timeSd, withHand } from '../beli
 import { changesBetween, directionOf } from '../contract/changes';
 import { beliefOf, geometryOf, predict } from '../belief/model';
 import { slopePrior } from '../belief/prior';
-import { isInTime, type Pour, type Problem } from '../belief/problem';
+import { isInTime } from './inTime';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 
 /** A last shot further than this many standard deviations from what was foreseen is a surprise. */
 const SURPRISE_SIGMAS = 2.3;

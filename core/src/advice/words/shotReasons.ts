@@ -5,7 +5,9 @@ import { isBright } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
 import { meanOf } from '../belief/particles';
-import { isInTime, type Pour, type Problem } from '../belief/problem';
+import { isInTime } from '../shots/inTime';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
 /** Half a step on a taste scale is what a tongue can tell. */

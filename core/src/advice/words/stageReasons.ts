@@ -4,7 +4,8 @@ import { LEVER_OF, type Reason } from '../contract/answer';
 import { changesBetween } from '../contract/changes';
 import type { Decision } from '../decide/decision';
 import { isSurprising, suspectsOf, type Evidence } from '../shots/evidence';
-import type { Pour, Problem } from '../belief/problem';
+import type { Pour } from '../belief/pour';
+import type { Problem } from '../belief/problem';
 import { capital, plainNumber, secondsInWords as seconds } from './words';
 
 /** What is odd about the last shot, where that alone decides. */
