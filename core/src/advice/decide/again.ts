@@ -19,7 +19,7 @@ import {
   tastesRightTogether,
 } from '../shots/cups';
 import { isSurprising, type Evidence } from '../shots/evidence';
-import type { PlanStage } from './levers';
+import type { PlanStage } from './plan';
 import { rightBy, type Outlook } from '../belief/particles';
 import { GRACE_SECONDS, type Problem } from '../belief/problem';
 import { isInTime, shotsDifferBy, WINDOW_DOUBT } from '../shots/inTime';

@@ -1,7 +1,7 @@
 import type { Choice } from '../lookahead/choice';
 import type { Evidence } from '../shots/evidence';
 import type { Posterior } from '../belief/infer';
-import type { Plan } from './levers';
+import type { Plan } from './plan';
 import { movesOf } from '../lookahead/moves';
 import { isSlower, type Outlook } from '../belief/particles';
 import { byPromise } from '../lookahead/price';

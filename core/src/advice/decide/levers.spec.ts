@@ -1,6 +1,7 @@
 import type { Lever } from '../../method/Method';
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
-import { isEarly, leversToTry } from './levers';
+import { isEarly } from './tried';
+import { leversToTry } from './levers';
 import { readEvidence } from '../shots/evidence';
 import { believe } from '../belief/mixture';
 import { standStill } from '../lookahead/moves';

@@ -1,6 +1,6 @@
 import type { Lever } from '../../method/Method';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
-import type { Plan } from './levers';
+import type { Plan } from './plan';
 import { isSlower, type Outlook } from '../belief/particles';
 import { byPromise, priced } from '../lookahead/price';
 import { isLongDialIn } from '../shots/inTime';

@@ -1,7 +1,7 @@
 import type { Lever } from '../../method/Method';
 import { answer, type Advice, type AdviceRequest } from '../..';
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
-import { wasTriedForTaste } from './levers';
+import { wasTriedForTaste } from './tried';
 import { inSchoolOrder } from './schoolOrder';
 import { oddsInWords } from '../words/words';
 

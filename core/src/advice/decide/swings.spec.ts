@@ -1,6 +1,6 @@
 import { everydayShot, problemOf } from '../advice.fixture';
 import type { Settings } from '../contract/answer';
-import type { PlanStage } from './levers';
+import type { PlanStage } from './plan';
 import type { AdviceRequest } from '../contract/request';
 import { withoutSwings } from './swings';
 

@@ -2,7 +2,7 @@ import type { Lever } from '../../method/Method';
 import { LEVER_OF, type Settings } from '../contract/answer';
 import { changesBetween } from '../contract/changes';
 import { isSame, type Evidence } from '../shots/evidence';
-import type { PlanStage } from './levers';
+import type { PlanStage } from './plan';
 import type { Move } from '../lookahead/moves';
 import { isInTime } from '../shots/inTime';
 import type { Pour } from '../belief/pour';

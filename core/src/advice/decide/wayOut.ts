@@ -1,7 +1,9 @@
 import type { Choice } from '../lookahead/choice';
 import { isSame } from '../shots/evidence';
 import { heatBesideWindow } from './besideWindow';
-import { lackOf, lastResort, timeFirst, type Plan } from './levers';
+import { lackOf, lastResort } from './levers';
+import { timeFirst } from './timeLevers';
+import type { Plan } from './plan';
 import { rightBy, type Outlook } from '../belief/particles';
 import type { Problem } from '../belief/problem';
 import { hasWayOut, waysOut } from './sensible';
