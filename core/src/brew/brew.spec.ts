@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  findable,
   brewRatio,
   celsiusFromFahrenheit,
   convertTime,
@@ -7,6 +8,7 @@ import {
   fahrenheitFromCelsius,
   gramsFromMillilitres,
   millilitresFromGrams,
+  smallestTurn,
   snap,
   TIMER_STARTS,
 } from '../index';
@@ -56,6 +58,27 @@ describe('convertTime', () => {
         expect(back).toBeCloseTo(timeSeconds, 9);
       }),
     );
+  });
+});
+
+describe('a collar', () => {
+  const stepless = { min: 0, max: 12, step: 0 };
+
+  it.each([
+    [0.3, 0.05],
+    [0.15, 0.1],
+    [0.07, 0.2],
+    [0.015, 0.6],
+    [1e-6, 0.6],
+  ])('without steps whose unit is %d of ln time is turned by %d at least', (slope, turn) => {
+    expect(smallestTurn(stepless, slope)).toBeCloseTo(turn, 12);
+    expect(smallestTurn({ ...stepless, step: 0.25 }, slope)).toBe(0.25);
+  });
+
+  it('is set to a click, or to a round figure inside its ends', () => {
+    expect(findable(5.4283, stepless, 0.3)).toBe(5.45);
+    expect(findable(5.4283, { ...stepless, step: 0.25 }, 0.3)).toBe(5.5);
+    expect(findable(13, { ...stepless, max: 11.97 }, 0.3)).toBe(11.97);
   });
 });
 

@@ -8,6 +8,7 @@ export {
   millilitresFromGrams,
 } from './units';
 export { convertTime, type ConvertTimeInput } from './convertTime';
+export { findable, smallestTurn } from './collar';
 export { clamp, roundTo, SMALLEST_STEP, snap, type Scale } from './snap';
 export {
   completeRatio,

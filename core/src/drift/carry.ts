@@ -1,3 +1,4 @@
+import { findable, smallestTurn } from '../brew/collar';
 import { snap, type Scale } from '../brew/snap';
 
 /** How a grinder answers: its scale, and the change of ln time for one unit finer. */
@@ -24,7 +25,10 @@ export function carry(
   { scale, finer, slope }: AnsweringGrinder,
 ): CarriedStart {
   const sign = finer === 'higher' ? 1 : -1;
-  const grind = snap(from + (sign * wanted) / slope.mean, scale);
+  const exact = from + (sign * wanted) / slope.mean;
+  // Less than half a turn is none: it is left where it stands, round figure or not.
+  const isNoTurn = Math.abs(exact - from) < smallestTurn(scale, slope.mean) / 2;
+  const grind = isNoTurn ? snap(from, scale) : findable(exact, scale, slope.mean);
   const units = Math.abs(grind - from);
   const left = wanted - sign * slope.mean * (grind - from);
   return { grind, sd: Math.hypot(logSd, left, slope.sd * units) / slope.mean };

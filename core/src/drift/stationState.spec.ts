@@ -35,6 +35,13 @@ describe('driftedStart', () => {
       ...change,
     });
 
+  it('turns a stepless collar to a figure that a hand finds again, and not by less than half of the smallest turn', () => {
+    const stepless = { ...grinder, scale: { min: 0, max: 12, step: 0 }, slope: { mean: 0.22, sd: 0.02 } };
+    // ln(30/25) / 0.22 is 0.829 finer than 6.25: 5.421, and 1.5 % of the time is about 0.05.
+    expect(start({ grind: 6.25, shots: poured([26, 24, 25], 6.25), grinder: stepless })?.grind).toBe(5.4);
+    expect(start({ grind: 6.23, shots: poured([29.9, 29.9, 29.9], 6.23), grinder: stepless })).toBeNull();
+  });
+
   it('brings the middle one of the last three to the middle of the window', () => {
     // ln(30/25) is 0.182: 2.3 units finer, on its half steps.
     expect(start()?.grind).toBe(11.5);

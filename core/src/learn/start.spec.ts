@@ -1,6 +1,7 @@
 import { suggestStart, type KeptSetting } from './start';
 
-const GRINDER = { scale: { min: 0, max: 40, step: 0 }, finer: 'lower' as const, slope: { mean: 0.1, sd: 0 } };
+// Fine enough to see the law itself; a stepless collar would be set to round figures.
+const GRINDER = { scale: { min: 0, max: 40, step: 0.001 }, finer: 'lower' as const, slope: { mean: 0.1, sd: 0 } };
 const wanted = {
   coffeeId: 'new',
   basketId: '18 g',
@@ -83,5 +84,10 @@ describe('the first setting for a coffee', () => {
     const stepped = { ...GRINDER, scale: { min: 11, max: 13, step: 0.5 } };
     expect(suggestStart(wanted, [kept({ grind: 12.2 })], stepped)!.grind).toBe(12);
     expect(suggestStart({ ...wanted, middleSeconds: 60 }, [kept()], stepped)!.grind).toBe(11);
+  });
+
+  it('names a round figure on a collar without steps', () => {
+    const stepless = { ...GRINDER, scale: { min: 0, max: 40, step: 0 } };
+    expect(suggestStart(wanted, [kept({ grind: 12.2437 })], stepless)!.grind).toBe(12.2);
   });
 });

@@ -1,4 +1,5 @@
-import { snap, type Scale } from '../brew/snap';
+import { findable } from '../brew/collar';
+import type { Scale } from '../brew/snap';
 import { ROASTS, type Roast } from '../brew/types';
 
 /** The basket a dose lies in: the bed of another one is as high as its width makes it. */
@@ -91,9 +92,10 @@ export function suggestStart(
   const own = votes.reduce((sum, { ownPrecision }) => sum + ownPrecision, 0) ** -0.5;
   const from = [...votes].sort((a, b) => b.weight - a.weight).slice(0, WITNESSES);
   return {
-    grind: snap(
+    grind: findable(
       mean(({ grind }) => grind),
       scale,
+      slope.mean,
     ),
     sd:
       Math.hypot(

@@ -2,7 +2,7 @@ import { everydayRequest, problemOf } from '../advice.fixture';
 import type { Settings } from '../contract/answer';
 import { infer } from '../belief/infer';
 import { changesBetween } from '../contract/changes';
-import { grindStep, movesOf, standStill } from './moves';
+import { movesOf, standStill } from './moves';
 import type { AdviceRequest } from '../contract/request';
 
 const from: Settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
@@ -81,15 +81,18 @@ describe('legal moves', () => {
     expect(Math.max(...grinds.map((grind) => Math.abs(grind - 14)))).toBeLessThanOrEqual(7.5);
   });
 
-  it('are dense enough on a stepless collar, and on round numbers', () => {
+  it('are dense enough on a stepless collar, and by round figures', () => {
     const grinder = {
       ...everydayRequest().grinder,
       step: 0,
       max: 12,
       logTimePerUnit: { mean: 0.3, sd: 0.02, shots: 30 },
     };
-    const problem = problemOf({ grinder, start: { grind: 6 } });
-    expect(grindStep(problem, infer(problem))).toBeCloseTo(0.05, 9);
+    const turned = moves('grind', { grinder, start: { grind: 6 } }, { ...from, grind: 6 });
+    const settings = turned.map(({ settings: { grind } }) => grind).sort((a, b) => a - b);
+    expect(settings.filter((grind) => Math.abs(grind - 6) < 0.22)).toEqual([
+      5.8, 5.85, 5.9, 5.95, 6.05, 6.1, 6.15, 6.2,
+    ]);
   });
 });
 

@@ -1,3 +1,4 @@
+import { smallestTurn } from '../../brew/collar';
 import { clamp, roundTo, snap, type Scale } from '../../brew/snap';
 import type { Lever } from '../../method/Method';
 import { SETTING_OF, type Settings } from '../contract/answer';
@@ -56,17 +57,6 @@ export function standStill(problem: Problem, from: Settings): Move {
   };
 }
 
-/** The smallest grind change worth offering: a step, or on a stepless collar about 1.5 % of the time. */
-export function grindStep(problem: Problem, posterior: Posterior): number {
-  if (problem.grindScale.step > 0) return problem.grindScale.step;
-  const exact = 0.015 / slopeOf(posterior).mean;
-  const decade = 10 ** Math.floor(Math.log10(exact));
-  const nice = [1, 2, 5, 10]
-    .map((n) => n * decade)
-    .reduce((a, b) => (Math.abs(b - exact) < Math.abs(a - exact) ? b : a));
-  return Math.min(nice, (problem.grindScale.max - problem.grindScale.min) / 20);
-}
-
 /** Grams more or less: those that can be told, and half the way to what was tried, or all of it where that is a gram. */
 function yieldSteps({ pours }: Problem, from: Settings): number[] {
   const told = both(YIELD_SHARES.map((share) => Math.max(1, Math.round(share * from.yieldGrams))));
@@ -81,7 +71,7 @@ function yieldSteps({ pours }: Problem, from: Settings): number[] {
 
 function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Move[] {
   const slope = slopeOf(posterior).mean;
-  const step = grindStep(problem, posterior);
+  const step = smallestTurn(problem.grindScale, slope);
   const furthest = Math.max(1, Math.floor(LARGEST_LOG_MOVE / (slope * step)));
   // Near the setting every step that can be told, further away ever larger strides.
   const strides = new Set<number>();
