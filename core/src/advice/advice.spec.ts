@@ -182,6 +182,17 @@ describe('bad requests', () => {
 });
 
 describe('any valid request', () => {
+  it('is answered where a grinder is said to leave nothing of the puck a unit further', () => {
+    const { grinder, target } = everydayRequest();
+    const { settings, expect: foretold } = ask({
+      grinder: { ...grinder, logTimePerUnit: { mean: 100, sd: 0.02, shots: 30 } },
+      target: { ...target, timer: 'first-drip' },
+      shots: [everydayShot({ grind: 60, timer: 'first-drip', timeSeconds: 15 })],
+    });
+    expect(settings.grind).toBeLessThanOrEqual(40);
+    expect(Object.values(foretold.timeSeconds).every(Number.isFinite)).toBe(true);
+  });
+
   const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null });
   const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
   const halves = (min: number, max: number) => fc.integer({ min: 2 * min, max: 2 * max }).map((n) => n / 2);
