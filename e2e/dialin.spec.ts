@@ -155,7 +155,7 @@ test('two tablets: the later correction is refused and nothing is lost', async (
   await page.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByRole('cell', { name: '25', exact: true })).toBeVisible();
   await second.getByRole('button', { name: 'Save correction' }).click();
-  await expect(second.getByText('Someone else changed this shot in the meantime.').first()).toBeVisible();
+  await expect(second.getByText('Someone else changed this shot in the meantime.').first()).toBeInViewport();
   await expect(second.getByLabel('Time, s')).toHaveValue('26');
   await second.close();
 });

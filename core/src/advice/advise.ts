@@ -93,7 +93,8 @@ export function answerLine(line: string): string {
   return JSON.stringify(answer(value));
 }
 
-function idOf(value: unknown): string | null {
+/** The id of a would-be request, to be echoed; null where it has none. */
+export function idOf(value: unknown): string | null {
   const id = typeof value === 'object' && value !== null && 'id' in value ? value.id : null;
   return typeof id === 'string' ? id : null;
 }

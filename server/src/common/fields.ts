@@ -162,7 +162,8 @@ export function NotBelow(other: string, called: string, options: { strictly?: bo
         validate(value: unknown, args?: ValidationArguments) {
           const low = (args!.object as Record<string, unknown>)[other];
           if (typeof value !== 'number' || typeof low !== 'number') return true;
-          return options.strictly ? value > low : value >= low;
+          // Less between the two than the smallest step is nothing that could be set.
+          return options.strictly ? value - low >= SMALLEST_STEP : value >= low;
         },
         defaultMessage: () => `must ${options.strictly ? 'be above' : 'not be below'} ${called}`,
       },

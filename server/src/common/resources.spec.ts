@@ -60,6 +60,7 @@ describe('hostile input', () => {
     [{ min: 'zero' }, 'min', 'must be a number'],
     [{ max: 1e9 }, 'max', 'must be between -1000 and 10000'],
     [{ max: -5 }, 'max', 'must be above the lower end of the scale'],
+    [{ min: 0, max: 0.0005, step: 0 }, 'max', 'must be above the lower end of the scale'],
     [{ step: 900 }, 'step', 'must not be larger than the whole scale'],
     [{ step: 1e-9 }, 'step', 'must be at least 0.001'],
     [{ finer: 'sideways' }, 'finer', 'must be one of lower, higher'],

@@ -4,6 +4,7 @@ import type { Pour } from './pour';
 
 /** So far, in ln of the time, must two shots in a row lie from the earlier ones at the same settings to be a shift, not noise. */
 const SHIFT = 0.12;
+
 /**
  * Act when a run of shots, not one, leaves what the earlier ones showed: two in a row at the same settings, both clearly faster
  * or both clearly slower than the middle one of two or more before them. Then all before those two count little, also once the
