@@ -11,7 +11,7 @@ import type { LikingScaleName } from './model';
 export const PUCK_STRAYS = 0.05;
 /** Dryness from here on is a fault, on the contract's scale of 3. */
 export const DRY = 1.5;
-const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
+export const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crater', 'dead-spots'];
 
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {

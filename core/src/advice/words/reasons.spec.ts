@@ -82,25 +82,6 @@ describe('reasons', () => {
   });
 
   it.each([
-    ['screen-imprint', /dose is high for the basket/],
-    ['soupy-puck', /harmless/],
-    ['uneven-spouts', /uneven bed/],
-    ['early-blonding', /gave out before the rest/],
-  ] as const)('read what stream and puck tell besides channels: %s', (sign, expected) => {
-    const withSign = ask({ shots: [everydayShot({ timeSeconds: 28, seen: [sign] })] });
-    expect(textOf(withSign, sign)).toMatch(expected);
-    // A word, not a lever: what is done stays what it was.
-    const without = ask({ shots: [everydayShot({ timeSeconds: 28 })] });
-    expect([withSign.action, withSign.settings]).toEqual([without.action, without.settings]);
-  });
-
-  it('leave to the clock why a gush paled early', () => {
-    const gush = everydayShot({ timeSeconds: 14, seen: ['gushing', 'early-blonding'] });
-    expect(codes({ shots: [gush] })).toContain('too-fast');
-    expect(codes({ shots: [gush] })).not.toContain('early-blonding');
-  });
-
-  it.each([
     [-1.5, 'Sour and harsh in one cup points'],
     [0, 'A harsh cup that is not bitter points'],
   ])('send a harsh cup to preparation: balance %d', (balance, opening) => {

@@ -1,4 +1,5 @@
 import type { Sign, TimerStart } from '../../brew/types';
+import { SIGN_LABELS } from '../../formats/shotLine';
 import type { Reason } from '../contract/answer';
 import { changesBetween } from '../contract/changes';
 import { isBright } from '../shots/cups';
@@ -6,7 +7,7 @@ import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
 import { meanOf } from '../belief/particles';
 import { isInTime } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
+import { CHANNEL_SIGNS, type Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
 import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
@@ -26,7 +27,21 @@ export function shotReasons(problem: Problem, decision: Decision, { last }: Evid
   const time =
     last.timeSeconds === null ? glimpseReason(last) : stage === 'surprise' ? null : timeReason(problem, decision, last);
   const cup = last.taste && stage !== 'spoilt' && stage !== 'tight' ? cupReasons(problem, decision) : [];
-  return [...(time ? [time] : []), ...cup, ...signReasons(last)];
+  return [...(time ? [time] : []), ...cup, ...channelReason(decision, last), ...signReasons(last)];
+}
+
+/** A channel that is not what decides: the shot was too slow in spite of it, or so fast that it alone does not explain it. */
+function channelReason({ stage }: Decision, { seen }: Pour): Reason[] {
+  if (stage === 'spoilt' || stage === 'tight') return [];
+  if (seen.includes('late-rush')) {
+    const text =
+      'Slow, then suddenly fast: the puck gave way, as one does that is too fine or badly prepared. This shot counts for less.';
+    return [{ code: 'channel', text }];
+  }
+  const signs = seen.filter((sign) => CHANNEL_SIGNS.includes(sign)).map((sign) => SIGN_LABELS[sign]);
+  if (signs.length === 0) return [];
+  const text = `Seen: ${signs.join(', ')}. Some water found a way round the coffee, so this shot counts for less. Distribute, and tamp level.`;
+  return [{ code: 'channel', text }];
 }
 
 function timeReason(problem: Problem, { action, stage, here }: Decision, pour: Pour): Reason {
