@@ -11,7 +11,7 @@ import {
   isServedAgain,
   isServedGladly,
   isUnnamed,
-  LIKED,
+  PASSABLE,
   PATIENCE,
   readsRight,
   SMALLEST_WORD,
@@ -112,7 +112,7 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 }
 
 /**
- * Nobody would turn anything for this cup: called as wanted on both scales, so that no word says which way; even and liked; or off by
+ * Nobody would turn anything for this cup: called as wanted on both scales, so that no word says which way; even and passable; or off by
  * no more than the smallest word and a delight, or gladly served from a shot that strayed from the window, where noise explains
  * both. One that nobody marked is taken at its words; one that leans and was marked lower may be mended as well as confirmed.
  */
@@ -122,6 +122,8 @@ function isLeftAlone(problem: Problem, pour: Pour): boolean {
   const outweighsWord = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
   const mayLean = outweighsWord ? SMALLEST_WORD : 0;
   return (
-    mark >= LIKED && isWithin(problem, [pour], 'balance', mayLean) && isWithin(problem, [pour], 'body', SMALLEST_WORD)
+    mark >= PASSABLE &&
+    isWithin(problem, [pour], 'balance', mayLean) &&
+    isWithin(problem, [pour], 'body', SMALLEST_WORD)
   );
 }

@@ -25,6 +25,31 @@ describe('the reasons for a move', () => {
     expect(why(...edge)).toEqual(['on-edge']);
   });
 
+  it('say against what the word of a cup that read right is weighed', () => {
+    const known = { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.081, sd: 0.013, shots: 12 } };
+    const target = { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } };
+    const fast = everydayShot({ grind: 15.5, timeSeconds: 24.3, taste: { balance: -2.5, body: -0.5, overall: 5.5 } });
+    const second = (timeSeconds: number, balance: number, body: number): Advice =>
+      ask({
+        grinder: known,
+        target,
+        shots: [fast, everydayShot({ grind: 13.5, timeSeconds, taste: { balance, body, overall: 6 } })],
+      });
+    const even = second(27.7, 0, -0.5);
+    expect([even.action, textOf(even, 'balanced')]).toEqual(['change', 'It tasted even.']);
+    expect(textOf(even, 'doubt')).toMatch(
+      /^It read right, but by all that is known these settings lean to sour: \d in \d that they are right\.$/,
+    );
+    const little = second(29, -0.5, 0);
+    expect([little.action, textOf(little, 'doubt')]).toEqual([
+      'change',
+      expect.stringMatching(/^A bit sour is within tolerance, but by all that is known these settings lean that way: /),
+    ]);
+    // A cup that is off asks for the move itself.
+    const sour = second(29, -1.5, 0);
+    expect([sour.action, textOf(sour, 'doubt')]).toEqual(['change', undefined]);
+  });
+
   it('say what a shot in the window is taken for where the time comes first all the same', () => {
     const fast = [20, 20.5].map((timeSeconds) => everydayShot({ timeSeconds }));
     const once = everydayShot({ grind: 13.5, timeSeconds: 25.2 });

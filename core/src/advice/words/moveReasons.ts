@@ -7,11 +7,12 @@ import { slopeOf } from '../belief/infer';
 import { lackOf } from '../decide/levers';
 import { endOfScale } from '../lookahead/moves';
 import { rightBy } from '../belief/particles';
+import { readsRight } from '../shots/cups';
 import { sideOut } from '../shots/inTime';
 import type { Problem } from '../belief/problem';
 import { offBeyondWindow, timedButOff } from '../decide/swings';
 import { isWithin, TASTE_SCALES, tastedMiss, tastesRight } from '../shots/taste';
-import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords } from './words';
+import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords, TELLS } from './words';
 
 /** Why the lever that was due is not the one that is turned. */
 export function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
@@ -75,6 +76,29 @@ function awayReason(problem: Problem, { chosen, here, evidence }: Decision): Rea
   };
 }
 
+/** From this share of a tolerance on what is believed has a name. */
+const LEANS = 0.5;
+const LEANS_TO = { balance: ['sour', 'bitter'], body: ['thin', 'heavy'] } as const;
+
+/** Why a cup that read right is moved from: its words against all else that is known. Nothing where they ask for the move themselves. */
+function doubtReasons(problem: Problem, { here, evidence }: Decision): Reason[] {
+  const { last } = evidence!;
+  const lack = lackOf(problem, here);
+  const scale = Math.abs(lack.body) > Math.abs(lack.balance) ? 'body' : 'balance';
+  const told = (tastedMiss(problem, [last], scale) ?? 0) * Math.sign(lack[scale]);
+  if (told > TELLS) return [];
+  const odds = `${oddsInWords(rightBy(problem, here))} that they are right.`;
+  const word = { balance: balanceWord, body: bodyWord }[scale](last.taste?.[scale] ?? 0);
+  const lean = LEANS_TO[scale][lack[scale] < 0 ? 0 : 1];
+  const text =
+    told >= TELLS
+      ? `${capital(word)} is within tolerance, but by all that is known these settings lean that way: ${odds}`
+      : Math.abs(lack[scale]) >= LEANS
+        ? `It read right, but by all that is known these settings lean to ${lean}: ${odds}`
+        : `It read right, but that is one word against all that is known of these settings: ${odds}`;
+  return [{ code: 'doubt', text }];
+}
+
 /** That the craft would do something else here, and what it is outweighed by. */
 export function overruledReasons(
   problem: Problem,
@@ -121,6 +145,8 @@ export function moveReasons(problem: Problem, decision: Decision, expect: Expect
   const isTasteMove = stage === 'taste' || stage === 'stuck';
   if (isTasteMove && chosen.outlook.distance >= here.distance) {
     reasons.push(awayReason(problem, decision));
+  } else if (isTasteMove && readsRight(problem, decision.evidence!.last)) {
+    reasons.push(...doubtReasons(problem, decision));
   }
   if (isTasteMove && chosen.move.lever !== 'grind') reasons.push(...beyondReasons(problem, decision.evidence!));
   if (decision.leavesTime) reasons.push(besideReason(problem, decision.evidence!));

@@ -9,10 +9,7 @@ import { meanOf } from '../belief/particles';
 import { isInTime } from '../shots/inTime';
 import { CHANNEL_SIGNS, type Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
-import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
-
-/** Half a step on a taste scale is what a tongue can tell. */
-const TELLS = 0.5;
+import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds, TELLS } from './words';
 
 /** Where a shot's own clock began, when it is not the recipe's. */
 const CLOCKS: Record<TimerStart, string> = {
