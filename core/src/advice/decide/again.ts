@@ -19,12 +19,12 @@ import {
   tastesRightTogether,
 } from '../shots/cups';
 import { isSurprising, type Evidence } from '../shots/evidence';
-import type { PlanStage } from './plan';
-import { rightBy, type Outlook } from '../belief/particles';
+import { isForTaste, type PlanStage } from './plan';
+import { meanOf, rightBy, type Outlook } from '../belief/particles';
 import { GRACE_SECONDS, type Problem } from '../belief/problem';
 import { isInTime, shotsDifferBy, WINDOW_DOUBT } from '../shots/inTime';
 import type { Pour } from '../belief/pour';
-import { isWithin, TASTE_SCALES, tastesPlainlyOff } from '../shots/taste';
+import { isWithin, TASTE_SCALES, tastedMiss, tastesPlainlyOff } from '../shots/taste';
 
 /** A cup that read right is left only for settings believed in by so much more. */
 const WORTH_LEAVING = 0.1;
@@ -69,7 +69,7 @@ function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
 
 /** Of two cups at these settings one was odd, and they are as likely right as not: neither cup is acted on before a third. */
 export function isContradicted(problem: Problem, { sound, last }: Evidence, here: Outlook, stage: PlanStage): boolean {
-  if ((stage !== 'taste' && stage !== 'stuck') || !last.sound || sound.length !== PATIENCE) return false;
+  if (!isForTaste(stage) || !last.sound || sound.length !== PATIENCE) return false;
   return rightBy(problem, here) >= CLAIM_AT_LEAST && tastesBothWays(problem, sound);
 }
 
@@ -77,6 +77,23 @@ export function isContradicted(problem: Problem, { sound, last }: Evidence, here
 export function promisesMost(problem: Problem, { sound, last }: Evidence, still: Choice, ranked: Choice[]): boolean {
   if (!last.sound || !readsRight(problem, last) || (sound.length >= PATIENCE && !isLiked(last))) return false;
   return ranked.every(({ outlook }) => outlook.goodShare <= still.outlook.goodShare + WORTH_LEAVING);
+}
+
+/**
+ * A cup that read right leans to one side, and what would be turned leads it further there: on the word of other cups nobody does that
+ * before this one was tasted twice.
+ */
+export function turnsAgainstWord(
+  problem: Problem,
+  { sound, last }: Evidence,
+  still: Choice,
+  chosen: Choice,
+  stage: PlanStage,
+): boolean {
+  if (!isForTaste(stage) || sound.length >= PATIENCE || !last.sound || !readsRight(problem, last)) return false;
+  const miss = tastedMiss(problem, [last], 'balance') ?? 0;
+  if (Math.abs(miss) < SMALLEST_WORD || rightBy(problem, still.outlook) < LEFT_ALONE_WORTH_CONFIRMING) return false;
+  return Math.sign(miss) * (meanOf(chosen.outlook.balance) - meanOf(still.outlook.balance)) > 0;
 }
 
 /** Among taste moves pulling again competes with them; at settings believed wrong, or with a cup plainly wrong, it is never the answer. */

@@ -3,6 +3,11 @@ import type { Lever } from '../../method/Method';
 /** What the method would reach for now. */
 export type PlanStage = 'window' | 'tight' | 'taste' | 'stuck';
 
+/** Turned for the cup, and not for the time. */
+export function isForTaste(stage: string): boolean {
+  return stage === 'taste' || stage === 'stuck';
+}
+
 export interface Plan {
   levers: Lever[];
   stage: PlanStage;

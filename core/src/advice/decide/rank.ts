@@ -3,7 +3,7 @@ import { isWorthRepeating } from './again';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import { isToMend } from '../shots/cups';
 import { isEarly, wasMoved, wasTriedForTaste } from './tried';
-import type { Plan } from './plan';
+import { isForTaste, type Plan } from './plan';
 import { byPromise, priced } from '../lookahead/price';
 import { isInTime } from '../shots/inTime';
 import type { Problem } from '../belief/problem';
@@ -33,7 +33,7 @@ export interface Ranking {
 export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking {
   const { problem, evidence, still } = now;
   const { levers, stage } = plan;
-  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  const isTasteMove = isForTaste(stage);
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
   const toMend = isToMend(problem, evidence.sound);
   const { choices: sensible, mends } = isTasteMove

@@ -10,6 +10,7 @@ import { rightBy } from '../belief/particles';
 import { readsRight } from '../shots/cups';
 import { sideOut } from '../shots/inTime';
 import type { Problem } from '../belief/problem';
+import { isForTaste } from '../decide/plan';
 import { offBeyondWindow, timedButOff } from '../decide/swings';
 import { isWithin, TASTE_SCALES, tastedMiss, tastesRight } from '../shots/taste';
 import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords, TELLS } from './words';
@@ -95,7 +96,7 @@ function doubtReasons(problem: Problem, { here, evidence }: Decision): Reason[] 
       ? `${capital(word)} is within tolerance, but by all that is known these settings lean that way: ${odds}`
       : Math.abs(lack[scale]) >= LEANS
         ? `It read right, but by all that is known these settings lean to ${lean}: ${odds}`
-        : `It read right, but that is one word against all that is known of these settings: ${odds}`;
+        : `It read right, but by all that is known it is only ${oddsInWords(rightBy(problem, here))} that these settings are.`;
   return [{ code: 'doubt', text }];
 }
 
@@ -142,7 +143,7 @@ export function moveReasons(problem: Problem, decision: Decision, expect: Expect
   const { action, stage, chosen, here, posterior } = decision;
   if (action !== 'change') return [];
   const reasons: Reason[] = [];
-  const isTasteMove = stage === 'taste' || stage === 'stuck';
+  const isTasteMove = isForTaste(stage);
   if (isTasteMove && chosen.outlook.distance >= here.distance) {
     reasons.push(awayReason(problem, decision));
   } else if (isTasteMove && readsRight(problem, decision.evidence!.last)) {
