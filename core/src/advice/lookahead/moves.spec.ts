@@ -1,4 +1,4 @@
-import { everydayRequest, problemOf } from '../advice.fixture';
+import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import type { Settings } from '../contract/answer';
 import { infer } from '../belief/infer';
 import { changesBetween } from '../contract/changes';
@@ -71,6 +71,23 @@ describe('legal moves', () => {
     expect(grinds).toContain(14.5);
     expect(Math.min(...grinds)).toBeLessThan(10);
     expect(new Set(grinds).size).toBe(grinds.length);
+  });
+
+  it('grow no more than twice and a half from one step of the grind to the next, however little it answered', () => {
+    const shots = (...grinds: number[]) =>
+      grinds.map((grind) => everydayShot({ grind, timeSeconds: 22, taste: { balance: -1.5, body: 0 } }));
+    const furthest = (request: Partial<AdviceRequest>): number => {
+      const at = { ...from, grind: request.shots!.at(-1)!.grind! };
+      return Math.max(...moves('grind', request, at).map(({ settings }) => Math.abs(settings.grind - at.grind)));
+    };
+    const grinder = { ...everydayRequest().grinder, step: 0 };
+    // Two units, and then three, changed nothing: belief in the slope is down, and 0.7 of it would be eight units and more.
+    expect(furthest({ grinder, shots: shots(14, 12, 12) })).toBeCloseTo(5, 0);
+    expect(furthest({ grinder, shots: shots(14, 11, 11) })).toBeCloseTo(7.5, 0);
+    // After a small step what moves the time by a third is still open, by what is known of the grinder.
+    const known = { ...grinder, logTimePerUnit: { mean: 0.1, sd: 0.01, shots: 30 } };
+    expect(furthest({ grinder: known, shots: shots(14, 13.9) })).toBeCloseTo(3.5, 0);
+    expect(furthest({ grinder: known, shots: shots(14, 14) })).toBeGreaterThan(5);
   });
 
   it('reach no further than the near-log law can be trusted', () => {

@@ -3,6 +3,7 @@ import { clamp, roundTo, snap, type Scale } from '../../brew/snap';
 import type { Lever } from '../../method/Method';
 import { SETTING_OF, type Settings } from '../contract/answer';
 import { slopeOf, type Posterior } from '../belief/infer';
+import { slopePrior } from '../belief/prior';
 import type { Problem } from '../belief/problem';
 import { changesBetween } from '../contract/changes';
 
@@ -16,6 +17,10 @@ export interface Move {
 const GRIND_CANDIDATES = 18;
 /** No single move may ask for more than this in log time: beyond it the near-log law is a guess. */
 const LARGEST_LOG_MOVE = 0.7;
+/** A step of the grind may be so many times the largest before it. */
+const STRIDES_GROW = 2.5;
+/** Half of the largest move, in log time: so far it may always go. */
+const FREE_LOG_MOVE = LARGEST_LOG_MOVE / 2;
 /** Less than 2 g of 36 is lost in the drip that still falls. */
 const YIELD_SHARES = [0.055, 0.08, 0.11, 0.14, 0.17, 0.2, 0.25];
 /** A grind move that changes the time by less than this is lost in the puck's own stray. */
@@ -72,7 +77,7 @@ function yieldSteps({ pours }: Problem, from: Settings): number[] {
 function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Move[] {
   const slope = slopeOf(posterior).mean;
   const step = smallestTurn(problem.grindScale, slope);
-  const furthest = Math.max(1, Math.floor(LARGEST_LOG_MOVE / (slope * step)));
+  const furthest = Math.max(1, Math.floor(Math.min(LARGEST_LOG_MOVE / slope, furthestStride(problem)) / step));
   // Near the setting every step that can be told, further away ever larger strides.
   const strides = new Set<number>();
   const nearest = Math.min(furthest, Math.max(1, Math.round(SMALLEST_LOG_MOVE / (slope * step))));
@@ -84,6 +89,18 @@ function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Mov
   return [...new Set(settings)]
     .filter((grind) => Math.abs(grind - from.grind) > 1e-9)
     .map((grind) => move('grind', { ...from, grind }));
+}
+
+/**
+ * Units of the grind, once it was turned: where it hardly answered, a step much larger than those before is a wild swing. What would be no
+ * large move by what is known of the grinder stays open, and so does all before the first step.
+ */
+function furthestStride({ pours, request, grindScale }: Problem): number {
+  const strides = pours.slice(1).map(({ planned }, i) => Math.abs(planned.grind - pours[i]!.planned.grind));
+  const largest = Math.max(0, ...strides);
+  if (largest === 0) return Infinity;
+  const slope = request.grinder.logTimePerUnit?.mean ?? Math.exp(slopePrior(grindScale).mean);
+  return Math.max(STRIDES_GROW * largest, FREE_LOG_MOVE / slope);
 }
 
 function heatMoves(problem: Problem, from: Settings): Move[] {
