@@ -2,6 +2,7 @@ import type { Choice } from '../lookahead/choice';
 import { isToMend } from '../shots/cups';
 import type { Evidence } from '../shots/evidence';
 import { lackOf } from './levers';
+import { turnsGrindAlone } from './tasteLevers';
 import { endOfScale } from '../lookahead/moves';
 import type { Outlook } from '../belief/particles';
 import { GRACE_SECONDS, type Problem } from '../belief/problem';
@@ -115,8 +116,13 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
   const mends = ({ outlook }: Choice, scale: TasteScale): boolean =>
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
-  const worse = Math.abs(lack('body')) > Math.abs(lack('balance')) ? 'body' : 'balance';
-  const mending = candidates.filter((choice) => mends(choice, worse));
+  const isBodyWorse = Math.abs(lack('body')) > Math.abs(lack('balance'));
+  // Where the grind is all a school turns it is the balance's lever: no cup called sour is made more so for its body.
+  const isBalanceFirst = turnsGrindAlone(problem.method) && isCalledOff('balance');
+  const worse = isBodyWorse && !isBalanceFirst ? 'body' : 'balance';
+  // Heat is no lever for the body alone: what little it does there is no reason to lead the balance further off.
+  const isReason = (choice: Choice): boolean => choice.move.lever !== 'temperature' || mends(choice, 'balance');
+  const mending = candidates.filter((choice) => mends(choice, worse) && isReason(choice));
   // The grind that the balance asks for is not there: dose with yield in ratio stands in for it.
   const end = lack('balance') < 0 ? 'finest' : 'coarsest';
   const standsIn = lacking.includes('balance') && endOfScale(problem, here.settings.grind) === end;

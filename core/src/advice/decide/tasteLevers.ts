@@ -26,6 +26,11 @@ export function orderFor(method: Method, { balance, body }: Record<TasteScale, n
   };
 }
 
+/** A school with one lever for everything. */
+export function turnsGrindAlone({ balanceOrder, bodyOrder }: Method): boolean {
+  return [...balanceOrder, ...bodyOrder].every((lever) => lever === 'grind');
+}
+
 /** The machine can still be set hotter than it is. */
 export function canHeat(problem: Problem, posterior: Posterior, from: Settings): boolean {
   return movesOf(problem, posterior, from, 'temperature').some(

@@ -105,6 +105,38 @@ const SITUATIONS: Situation[] = [
     ask: school('small-classic', { shots: [poured('small-classic', 14, 23, tasting(-1.5, -1.5))] }),
     expect: finer,
   },
+  ...(
+    [
+      [
+        'one-lever',
+        27.9,
+        26.9,
+        1,
+        -2,
+        'bitter and thin in the window: a notch coarser, never finer for the body',
+        coarser,
+      ],
+      ['hand-lever', 45, 42, 1, -2, 'bitter and thin under the lever: coarser, never finer for the body', coarser],
+      [
+        'small-classic',
+        20.5,
+        24.4,
+        -1.5,
+        2.5,
+        'sour and heavy in the window: finer, never coarser for the body',
+        finer,
+      ],
+    ] as const
+  ).map(([method, before, seconds, balance, body, name, expected]) => ({
+    name,
+    ask: school(method, {
+      shots: [
+        poured(method, balance > 0 ? 13 : 15, before, tasting(balance, 0.75 * body, { overall: 6 })),
+        poured(method, 14, seconds, tasting(balance, body, { overall: 5.5 })),
+      ],
+    }),
+    expect: expected,
+  })),
   {
     name: 'right at the first shot of a strange grinder: once more before the card',
     ask: school('one-lever', { shots: [poured('one-lever', 14, 28.5, tasting(0, 0, { sweetness: 8, overall: 9 }))] }),

@@ -38,6 +38,20 @@ const SITUATIONS: Situation[] = [
     expect: (a) => variables(a) === 'temperatureC' && a.settings.temperatureC! > 94,
   },
   {
+    name: 'sour and heavy at the slow end, the heat not moved yet: longer, never cooler for the body',
+    ask: {
+      ...open,
+      shots: (
+        [
+          [14, 37.8, -2, 1.5],
+          [13.5, 37.8, -1.5, 1.5],
+          [13, 35.6, -1, 2],
+        ] as const
+      ).map(([grind, seconds, balance, body]) => inTheOpen(seconds, tasting(balance, body, { overall: 6 }), { grind })),
+    },
+    expect: longer,
+  },
+  {
     name: 'a light roast still sour after its one move of temperature: longer, not finer',
     ask: {
       ...light,
