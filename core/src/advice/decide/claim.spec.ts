@@ -66,6 +66,10 @@ describe('a claim', () => {
     // A cup called off by a little and yet one to serve; never one that is to be mended.
     expect([claims([...search, leaning], 0.55), claims([...search.slice(1), leaning], 0.75)]).toEqual([true, false]);
     expect(claims([...search, { ...leaning, taste: { ...leaning.taste, overall: 6 } }], 0.9)).toBe(false);
+    // Nor is one after a cup marked low, whatever another said at these settings before.
+    const beside = (balance: number, overall: number) =>
+      claims([...search, right, { ...right, taste: { ...right.taste!, balance, overall } }], 0.9);
+    expect([beside(1, 7), beside(1, 5.5), beside(0, 6), beside(0, 6.5)]).toEqual([true, false, false, true]);
     // The same four shots at one setting are no search.
     expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
   });

@@ -50,11 +50,13 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
   // Odd the one way and the other is right on the mean, and yet none of them was a cup to keep.
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
-  const isPassable = (newest.marks.overall ?? 0) >= PASSABLE;
+  const mark = newest.marks.overall;
+  const isPassable = (mark ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  // Late, a word is outweighed by what led here; but a cup called off was liked only where that is said, not worked out from the other cups.
+  // Late, a word is outweighed by what led here, though not a low mark; and a cup called off was liked only where that is said, not worked
+  // out from the other cups.
   const isWordAll = sound.length === 1 && (newest.habitualMark ?? 0) < LIKED;
-  const isHeard = !isLongDialIn(problem) || isWordAll;
+  const isHeard = !isLongDialIn(problem) || isWordAll || (mark !== null && !isPassable);
   if (isHeard && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
