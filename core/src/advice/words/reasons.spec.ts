@@ -158,6 +158,14 @@ describe('reasons', () => {
     });
     expect(textOf(advice, 'limit')).toMatch(/^The last shot stood outside what grinder, basket or machine allow/);
     expect(advice.settings.doseGrams).toBe(20);
+    // What brings it back need not be what the cup asks for.
+    const between = everydayShot({ grind: 12.3, timeSeconds: 28, taste: { balance: 1.5, body: 1.5 } });
+    const snapped = ask({ shots: [between] });
+    expect([snapped.settings.grind, textOf(snapped, 'bitter'), textOf(snapped, 'heavy')]).toEqual([
+      12.5,
+      'It tasted bitter.',
+      'The body was heavy.',
+    ]);
   });
 
   it('say that an unpurged change proves nothing', () => {

@@ -120,6 +120,7 @@ function forTaster(wordOf: (value: number) => string, said: number, counted: num
 /** What the cup asks for is said only beside a move that gives it: beside "the same again" it would contradict itself. */
 function balanceRemedy(problem: Problem, decision: Decision, isSour: boolean): string {
   const { action, stage, chosen, here } = decision;
+  if (stage === 'limits') return '';
   if (action !== 'change') {
     return isBright(problem, decision.evidence!.last) ? ', but sweet: bright, as a light roast may be' : '';
   }
@@ -130,7 +131,7 @@ function balanceRemedy(problem: Problem, decision: Decision, isSour: boolean): s
 
 /** One lever must not be praised beside the advice to turn another. */
 function bodyRemedy({ action, stage, evidence, chosen, here }: Decision, isThin: boolean): string {
-  if (action !== 'change') return '';
+  if (action !== 'change' || stage === 'limits') return '';
   const before = evidence!.last.planned;
   const after = chosen.move.settings;
   const longer = Math.log(after.yieldGrams / after.doseGrams / (before.yieldGrams / before.doseGrams));
