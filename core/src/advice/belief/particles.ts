@@ -124,7 +124,6 @@ export function lookAt(problem: Problem, posterior: Posterior, particles: Partic
  * odds the noise of every draw is integrated out, so that a tenth of a gram does not make them jump.
  */
 export function expectationOf(problem: Problem, particles: Particles, outlook: Outlook, tasteSd: number): Expectation {
-  const { min, max } = problem.request.target.timeSeconds;
   const n = outlook.timeSeconds.length;
   const { noise } = particles;
   const sd = withHand(tasteSd, problem.hand.taste);
@@ -135,6 +134,20 @@ export function expectationOf(problem: Problem, particles: Particles, outlook: O
   // Other particles' noise for taste, so that time and taste noise are not the same draw.
   const taste = (values: Float64Array, shift: number): Float64Array =>
     values.map((value, k) => Math.min(3, Math.max(-3, value + sd * noise[(k * 7 + shift) % n]!)));
+  const { inWindow, asWanted } = oddsOf(problem, outlook);
+  return {
+    timeSeconds: intervalOf(times, 1),
+    balance: intervalOf(taste(outlook.balance, 31), 2),
+    body: intervalOf(taste(outlook.body, 67), 2),
+    inWindow: round(inWindow, 2),
+    asWanted: round(asWanted, 2),
+  };
+}
+
+/** Of the next shot, its own noise counted: that it runs in the window, and that it is the wanted cup, too. */
+export function oddsOf(problem: Problem, outlook: Outlook): { inWindow: number; asWanted: number } {
+  const { min, max } = problem.request.target.timeSeconds;
+  const n = outlook.timeSeconds.length;
   let inWindow = 0;
   let asWanted = 0;
   const { target } = problem.request;
@@ -147,13 +160,7 @@ export function expectationOf(problem: Problem, particles: Particles, outlook: O
       Math.abs(outlook.body[k]! - target.body) <= tolerance.body;
     if (near) asWanted += probability / n;
   }
-  return {
-    timeSeconds: intervalOf(times, 1),
-    balance: intervalOf(taste(outlook.balance, 31), 2),
-    body: intervalOf(taste(outlook.body, 67), 2),
-    inWindow: round(inWindow, 2),
-    asWanted: round(asWanted, 2),
-  };
+  return { inWindow, asWanted };
 }
 
 /** Of a shot that takes `mean` ± `sd` s, or less where it finds a channel: the probability of a time from `min` to `max`. */

@@ -41,13 +41,10 @@ export function nextShot(now: Situation, look: (move: Move) => Choice): NextShot
   const back = leavesTime ? waysBack(problem, evidence.last, still.outlook, moves.ofLever('grind')) : [];
   const others = pickOthers(chosen, [...ranking.ranked, ...ranking.passedOver, ...back]);
   if (chosen === ranking.standing) {
-    return {
-      action: 'repeat',
-      stage: way.torn === 'by two cups' ? 'contradicted' : 'confirm',
-      chosen,
-      others,
-      blocked,
-    };
+    // The same again after a spoilt puck is the same with more care.
+    if (evidence.spoilt !== null) return { action: 'prepare', stage: 'spoilt', chosen, others, blocked };
+    const stage = way.torn === 'by two cups' ? 'contradicted' : 'confirm';
+    return { action: 'repeat', stage, chosen, others, blocked };
   }
   return { action: 'change', stage, chosen, others, blocked, passedOver: ranking.passedOver, leavesTime };
 }

@@ -1,12 +1,16 @@
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { costOf, type Priced } from '../lookahead/choice';
 import { costOfClaim, mayClaim } from './claim';
+import { oddsOf } from '../belief/particles';
 import { decide } from './decide';
 import type { Decision } from './decision';
 
-const decided = (method: string, timeSeconds: number, balance: number): Decision => {
+type Decided = Decision & { asWanted: (choice: Priced) => number };
+
+const decided = (method: string, timeSeconds: number, balance: number): Decided => {
   const shots = [everydayShot({ timeSeconds, taste: { balance, body: 0, dryness: 0 } })];
-  return decide(problemOf({ method, shots }), 'ranked');
+  const problem = problemOf({ method, shots });
+  return { ...decide(problem, 'ranked'), asWanted: ({ outlook }) => oddsOf(problem, outlook).asWanted };
 };
 const decisions = ['one-lever', 'balance-walk', 'open-light'].flatMap((method) =>
   [14, 18, 22, 24, 28, 34, 38, 45].flatMap((seconds) =>
@@ -16,23 +20,23 @@ const decisions = ['one-lever', 'balance-walk', 'open-light'].flatMap((method) =
 
 describe('what is done next', () => {
   const moved = decisions.filter(({ action, others }) => action === 'change' && others.length > 0);
-  /** The advised move and the other step of the same lever that is offered beside it. */
-  const steps = moved.flatMap(({ chosen, others }): [Priced, Priced][] => {
+  /** How much dearer and how much likelier as wanted the advised move is than the other step of its lever that is offered beside it. */
+  const steps = moved.flatMap(({ chosen, others, asWanted }) => {
     const other = others.find(({ move, prices }) => prices && move.lever === chosen.move.lever);
-    return other ? [[chosen as Priced, other as Priced]] : [];
+    if (!other) return [];
+    const [one, two] = [chosen as Priced, other as Priced];
+    return [{ dearer: costOf(one) - costOf(two), likelier: asWanted(one) - asWanted(two) }];
   });
 
-  it('is the surest step of a lever among those that cost nearly the same', () => {
-    const isSurer = ([a, b]: [Priced, Priced]): boolean => a.outlook.goodShare > b.outlook.goodShare;
-    const isDearer = ([a, b]: [Priced, Priced]): boolean => costOf(a) > costOf(b);
-    const dearer = steps.filter(isDearer);
-    expect(dearer.length).toBeGreaterThan(3);
-    for (const step of dearer) expect(isSurer(step)).toBe(true);
-    for (const [chosen, other] of dearer) expect(costOf(chosen) - costOf(other)).toBeLessThanOrEqual(0.3);
-    // The other one shown is the cheapest left of its lever: a surer one is passed by only where it costs plainly more.
-    const surer = steps.filter((step) => !isDearer(step)).filter(([chosen, other]) => isSurer([other, chosen]));
-    for (const [chosen, other] of surer) expect(costOf(other)).toBeGreaterThan(costOf(chosen) + 0.3);
-    expect(surer.length).toBeGreaterThan(0);
+  it('is the step of a lever that promises most among those that cost nearly the same', () => {
+    const dear = steps.filter(({ dearer }) => dearer > 0);
+    expect(dear.length).toBeGreaterThan(3);
+    for (const { likelier } of dear) expect(likelier).toBeGreaterThan(0);
+    for (const { dearer } of dear) expect(dearer).toBeLessThanOrEqual(0.3);
+    // The other one shown is the cheapest left of its lever: a likelier one is passed by only where it costs plainly more.
+    const passed = steps.filter(({ dearer, likelier }) => dearer <= 0 && likelier < 0);
+    for (const { dearer } of passed) expect(dearer).toBeLessThan(-0.3);
+    expect(passed.length).toBeGreaterThan(0);
   });
 
   it('is cheaper than any other lever whose turn it is, but for the step that was nearly as cheap', () => {

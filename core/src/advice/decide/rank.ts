@@ -1,5 +1,6 @@
 import type { Lever } from '../../method/Method';
 import { isWorthRepeating } from './again';
+import { oddsOf } from '../belief/particles';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import { isToMend } from '../shots/cups';
 import { isEarly, wasMoved, wasTriedForTaste } from './tried';
@@ -19,6 +20,9 @@ const ORDER_PRICE = 0.06;
 const EARLY_PRICE = 0.3;
 /** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
 const NEARLY_AS_CHEAP = 0.3;
+
+/** So many pucks in a row that all were spoilt tell as much of these settings as of the hand. */
+const MOST_SPOILT = 3;
 
 export interface Ranking {
   /** Pulling the same again, priced like a move. */
@@ -51,12 +55,17 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const orderPrice = (lever: Lever | null): number =>
     lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
   const [standing, ...moves] = priced(now, candidates, [still, ...shortlist], orderPrice) as [Priced, ...Priced[]];
-  const mayStay = moves.length === 0 || (isTasteMove && worthIt && !(toMend && mends)) || plan.mayStay === true;
+  const isOpen = isTasteMove ? worthIt && !(toMend && mends) : plan.mayStay === true;
+  const mayStay = moves.length === 0 || (isOpen && !areAllSpoilt(evidence));
   return {
     standing,
-    ranked: surestFirst(mayStay ? [standing, ...moves] : moves),
+    ranked: surestFirst(problem, mayStay ? [standing, ...moves] : moves),
     passedOver: byPromise(sensible.filter((choice) => !inTurn.includes(choice))),
   };
+}
+
+function areAllSpoilt({ sameSettings, sound }: Situation['evidence']): boolean {
+  return sound.length === 0 && sameSettings.length >= MOST_SPOILT;
 }
 
 /**
@@ -69,14 +78,13 @@ function cupsOfOrder(problem: Problem): number {
   return isHeated ? cups - 1 : cups;
 }
 
-/** Cheapest first, but for the step of its lever that promises most, where that one is nearly as cheap. */
-function surestFirst(choices: Priced[]): Priced[] {
+/** Cheapest first, but for the step of its lever whose next cup is likeliest the wanted one, where that one is nearly as cheap. */
+function surestFirst(problem: Problem, choices: Priced[]): Priced[] {
+  const odds = ({ outlook }: Priced): number => oddsOf(problem, outlook).asWanted;
   const [cheapest, ...dearer] = [...choices].sort((a, b) => costOf(a) - costOf(b));
   if (cheapest === undefined) return [];
   const isStepOfIt = (choice: Priced): boolean =>
     choice.move.lever === cheapest.move.lever && costOf(choice) <= costOf(cheapest) + NEARLY_AS_CHEAP;
-  const surest = dearer
-    .filter(isStepOfIt)
-    .reduce((best, next) => (next.outlook.goodShare > best.outlook.goodShare ? next : best), cheapest);
+  const surest = dearer.filter(isStepOfIt).reduce((best, next) => (odds(next) > odds(best) ? next : best), cheapest);
   return [surest, ...[cheapest, ...dearer].filter((choice) => choice !== surest)];
 }

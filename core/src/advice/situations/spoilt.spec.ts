@@ -27,6 +27,19 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
+    name: 'spurts four times at settings believed right: the puck again, no word of noise',
+    ask: {
+      ...walk,
+      shots: [
+        shot(21, tasting(-1.5, -1, { overall: 5 }), { grind: 16 }),
+        ...[25, 25.5, 25.2, 25.2].map((seconds) =>
+          shot(seconds, tasting(-0.5, 0, { dryness: 1, overall: 6 }), { grind: 13, seen: ['spurts'] }),
+        ),
+      ],
+    },
+    expect: (a) => a.action === 'prepare' && a.why.every(({ code }) => code !== 'confirm'),
+  },
+  {
     name: 'balanced but harsh: better preparation, no card',
     ask: { shots: [shot(29, tasting(0, 0, { dryness: 2.5 }))] },
     expect: does('prepare'),
