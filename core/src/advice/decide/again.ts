@@ -40,7 +40,8 @@ const WORTH_CONFIRMING = 0.6;
 const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
 
 /** Why a shot says too little to move anything by it. */
-export type TooLittle = 'unpurged' | 'blank' | 'unnamed' | 'excused' | 'strayed' | 'no-effect' | 'surprise';
+export type TooLittle =
+  'unpurged' | 'blank' | 'unnamed' | 'excused' | 'strayed' | 'no-effect' | 'surprise' | 'untasted';
 
 /**
  * Before any move is thought of: the last shot tells nothing of its settings, or not what they were at fault in, or may be noise.
@@ -56,7 +57,8 @@ export function saysTooLittle(problem: Problem, evidence: Evidence, here: Outloo
   if (evidence.strayed !== null && here.windowShare >= WORTH_ANOTHER) return 'strayed';
   if (isTight) return null;
   if (evidence.missing !== null) return 'no-effect';
-  return !last.channelled && isOdd(problem, evidence, here) ? 'surprise' : null;
+  if (!last.channelled && isOdd(problem, evidence, here)) return 'surprise';
+  return evidence.isUntasted && isInTime(problem, last) && here.windowShare >= WINDOW_DOUBT ? 'untasted' : null;
 }
 
 /** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */

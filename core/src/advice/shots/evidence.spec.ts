@@ -195,6 +195,17 @@ describe('a shot that says nothing', () => {
     expect(evidenceOf([everydayShot({ timeSeconds: 28, taste: null }), everydayShot(blank)]).isBlank).toBe(false);
     expect(evidenceOf([everydayShot({ grind: 12 }), everydayShot(blank)]).isBlank).toBe(true);
   });
+
+  it('tells whether anybody tasted what the settings bring: a word of a sound shot there, or which was better', () => {
+    const untasted = everydayShot({ taste: null });
+    const spoilt = everydayShot({ seen: ['spurts'], taste: { balance: -1 } });
+    const isUntasted = (...shots: AdviceRequest['shots']): boolean => evidenceOf(shots).isUntasted;
+    expect([isUntasted(untasted), isUntasted(everydayShot({ grind: 12 }), untasted)]).toEqual([true, true]);
+    expect(isUntasted(spoilt, untasted)).toBe(true);
+    expect([isUntasted(everydayShot(), untasted), isUntasted(untasted, everydayShot())]).toEqual([false, false]);
+    expect(isUntasted(untasted, { ...untasted, versusLast: 'better' })).toBe(false);
+    expect(isUntasted(spoilt)).toBe(false);
+  });
 });
 
 describe('a run of shots that left what the earlier ones showed', () => {

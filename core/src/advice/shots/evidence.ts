@@ -37,6 +37,8 @@ export interface Evidence {
   surprise: { expectedSeconds: number; sigmas: number } | null;
   /** Neither timed nor tasted, here or before at the same settings, and not seen to gush or drip either. */
   isBlank: boolean;
+  /** Nobody tasted a sound shot at these settings, nor said which was better. */
+  isUntasted: boolean;
   unpurged: boolean;
   /** What a change of grind should have added to the time, and what it did, s, where it did not do its work; else null. */
   missing: { expectedSeconds: number; seenSeconds: number } | null;
@@ -66,6 +68,7 @@ export function readEvidence(problem: Problem, posterior: Posterior): Evidence |
     spoiltInARow: pours.length - 1 - pours.findLastIndex((pour) => spoiltBy(pour) === null),
     surprise: surpriseOf(problem, last, posterior),
     isBlank: sameSettings.every(saysNothing),
+    isUntasted: last.sound && !sameSettings.some((pour) => pour.sound && isTasted(pour)),
     unpurged: !last.purged && last.previousGrind !== last.planned.grind,
     missing: missingFrom(problem, last),
     isOddAfterSeries: isOddAfterSeries(problem, last, sameSettings),
@@ -80,10 +83,14 @@ export function isSame(a: Settings, b: Settings): boolean {
   return changesBetween(a, b).length === 0;
 }
 
-function saysNothing({ timeSeconds, taste, versusLast, seen }: Pour): boolean {
+function saysNothing(pour: Pour): boolean {
+  const { timeSeconds, seen } = pour;
+  return timeSeconds === null && !isTasted(pour) && !seen.includes('gushing') && !seen.includes('dripping');
+}
+
+function isTasted({ taste, versusLast }: Pour): boolean {
   const isMarked = taste !== null && [taste.balance, taste.body, taste.overall].some((mark) => mark != null);
-  const isTasted = isMarked || versusLast !== null;
-  return timeSeconds === null && !isTasted && !seen.includes('gushing') && !seen.includes('dripping');
+  return isMarked || versusLast !== null;
 }
 
 function spoiltBy(pour: Pour): Evidence['spoilt'] {

@@ -49,11 +49,7 @@ function readsOff(problem: Problem, pour: Pour): boolean {
 }
 
 /** Why these settings are pulled once more, or kept. */
-function standingReasons(
-  problem: Problem,
-  { stage, here }: Decision,
-  { sameSettings, sound, last }: Evidence,
-): Reason[] {
+function standingReasons(problem: Problem, { stage, here }: Decision, { sound, last }: Evidence): Reason[] {
   const n = sound.length;
   const odds = oddsInWords(rightBy(problem, here));
   if (
@@ -66,14 +62,6 @@ function standingReasons(
       {
         code: 'confirm',
         text: `One shot outside the window is noise until it happens twice: the same again. So far it is ${odds} that these settings are right.`,
-      },
-    ];
-  }
-  if (stage === 'confirm' && sameSettings.every(({ taste }) => taste === null)) {
-    return [
-      {
-        code: 'confirm',
-        text: 'One more at the same settings, and taste it: the clock alone cannot say that they are right.',
       },
     ];
   }

@@ -54,6 +54,13 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
           text: 'So small a step cannot turn a cup round so: one of these two was odd, and only another can tell. The same again.',
         },
       ];
+    case 'untasted':
+      return [
+        {
+          code: 'confirm',
+          text: 'Not tasted yet. If the cup is still warm, taste it; if not, the same again: the clock alone cannot say that these settings are right.',
+        },
+      ];
     case 'unnamed':
       return [
         {
