@@ -147,7 +147,7 @@ function isTurnedOut(problem: Problem, { last }: Evidence, here: Outlook, { move
 }
 
 /** Doubts the window, and more than it is doubted here. */
-function leavesWindow(here: Outlook, outlook: Outlook): boolean {
+export function leavesWindow(here: Outlook, outlook: Outlook): boolean {
   return outlook.windowShare < WINDOW_DOUBT && outlook.windowShare < here.windowShare;
 }
 

@@ -6,7 +6,7 @@ import { timeFirst } from './timeLevers';
 import type { Plan } from './plan';
 import { rightBy, type Outlook } from '../belief/particles';
 import type { Problem } from '../belief/problem';
-import { hasWayOut, waysOut } from './sensible';
+import { hasWayOut, leavesWindow, waysOut } from './sensible';
 import type { Situation } from '../lookahead/situation';
 import { contradict, settingsPoured } from './swings';
 import { TASTE_SCALES, tastesPlainlyOff } from '../shots/taste';
@@ -37,6 +37,7 @@ export function wayOut(input: WayOutInput): WayOut {
   const { problem, evidence, mixture, still, planned, open } = input;
   const first: WayOut = { plan: planned, candidates: open(planned), torn: null };
   if (isBetweenTwoCups(input, first.candidates)) return { ...first, torn: 'by two cups' };
+  if (isTornAtEdge(input, first.candidates)) return { ...first, torn: 'by noise' };
   const hasWay = (candidates: Choice[]): boolean => hasWayOut(problem, evidence, still.outlook, candidates);
   if (planned.stage !== 'taste' || planned.leavesTime || hasWay(first.candidates)) return first;
   if (planned.levers.length === 1) {
@@ -49,12 +50,24 @@ export function wayOut(input: WayOutInput): WayOut {
   if (besideWindow !== null) return { plan: besideWindow, candidates: open(besideWindow), torn: null };
   const back = timeFirst(problem, evidence) ?? intoRange(problem, still.outlook);
   if (back === null) return first;
-  const { sound } = evidence;
-  const mayStay = rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, sound);
-  const plan = { ...back, mayStay };
-  const torn = mayStay && sound.length === 1 ? 'by noise' : null;
+  const plan = { ...back, mayStay: mayBeNoise(input) };
+  const torn = plan.mayStay && evidence.sound.length === 1 ? 'by noise' : null;
   const candidates = open(plan);
   return candidates.length === 0 ? { ...first, torn } : { plan, candidates, torn };
+}
+
+/** What is off here is no more than noise may have put there, and the settings are worth another shot. */
+function mayBeNoise({ problem, evidence, still }: WayOutInput): boolean {
+  return rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, evidence.sound);
+}
+
+/** One cup a little off at the window's edge, and all that mends it leads out. */
+function isTornAtEdge(input: WayOutInput, open: readonly Choice[]): boolean {
+  const { problem, evidence, still, planned } = input;
+  if (problem.method.timeIs === 'outcome' || planned.stage !== 'taste' || evidence.sound.length !== 1) return false;
+  const ways = waysOut(problem, evidence, still.outlook, open);
+  const isOut = ways.length > 0 && ways.every(({ outlook }) => leavesWindow(still.outlook, outlook));
+  return isOut && mayBeNoise(input);
 }
 
 /**

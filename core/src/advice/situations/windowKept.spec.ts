@@ -3,6 +3,7 @@ import { everydayRequest } from '../advice.fixture';
 import {
   coarser,
   cooler,
+  does,
   finer,
   hotter,
   judge,
@@ -52,6 +53,16 @@ const SITUATIONS: Situation[] = [
       shots: [at(14, 30, 2, 0, { temperatureC: 96 }), at(15, 27.5, 1.5, 0, { temperatureC: 96 })],
     },
     expect: cooler,
+  },
+  {
+    name: 'thin by a point and a breath short of the window, where less water would run far out of it: once more before that',
+    ask: { ...walk, shots: [shot(26.6, tasting(0.5, -1, { overall: 6.5 }))] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'plainly thin there: less water all the same',
+    ask: { ...walk, shots: [shot(26.6, tasting(0.5, -2, { overall: 6 }))] },
+    expect: (a) => shorter(a) || finer(a),
   },
   {
     name: 'bitter still at the fast edge after less water: cooler, not less still',
