@@ -77,7 +77,9 @@ function yieldSteps({ pours }: Problem, from: Settings): number[] {
 function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Move[] {
   const slope = slopeOf(posterior).mean;
   const step = smallestTurn(problem.grindScale, slope);
-  const furthest = Math.max(1, Math.floor(Math.min(LARGEST_LOG_MOVE / slope, furthestStride(problem)) / step));
+  const reach = Math.min(LARGEST_LOG_MOVE / slope, furthestStride(problem));
+  // The last digits of a division must not decide about a whole step.
+  const furthest = Math.max(1, Math.floor(reach / step + 1e-9));
   // Near the setting every step that can be told, further away ever larger strides.
   const strides = new Set<number>();
   const nearest = Math.min(furthest, Math.max(1, Math.round(SMALLEST_LOG_MOVE / (slope * step))));
