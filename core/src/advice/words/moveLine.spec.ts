@@ -11,7 +11,16 @@ describe('the move line', () => {
   });
 
   it('is proud of changing nothing', () => {
-    expect(moveLine(ask({ shots: [everydayShot({ taste: null })] }), 'lower').lead).toBe('Pull again, change nothing.');
+    const even = everydayShot({ timeSeconds: 28, taste: { balance: 0, body: 0, overall: 8 } });
+    expect(moveLine(ask({ shots: [even] }), 'lower').lead).toBe('Pull again, change nothing.');
+  });
+
+  it('sends whoever did not taste to the cup', () => {
+    const { lead, rest } = moveLine(ask({ shots: [everydayShot({ timeSeconds: 28, taste: null })] }), 'lower');
+    expect([lead, rest]).toEqual([
+      'Taste it first.',
+      expect.stringMatching(/^Or pull the same again\. Expect \d+ s \(\d+–\d+\)\.$/),
+    ]);
   });
 
   it('starts with the whole recipe, without a temperature where none can be set', () => {

@@ -23,8 +23,12 @@ export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
         rest: `${plainNumber(doseGrams)} g in, ${plainNumber(yieldGrams)} g out${heat}. ${run}${expect}`,
       };
     }
-    case 'repeat':
-      return { lead: 'Pull again, change nothing.', rest: expect };
+    case 'repeat': {
+      const isUntasted = advice.why.some(({ code }) => code === 'untasted');
+      return isUntasted
+        ? { lead: 'Taste it first.', rest: `Or pull the same again. ${expect}` }
+        : { lead: 'Pull again, change nothing.', rest: expect };
+    }
     case 'prepare':
       return { lead: 'Same settings, better puck.', rest: `Distribute, tamp level, then pull. ${expect}` };
     case 'dialled':

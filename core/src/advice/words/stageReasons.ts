@@ -57,7 +57,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
     case 'untasted':
       return [
         {
-          code: 'confirm',
+          code: 'untasted',
           text: 'Not tasted yet. If the cup is still warm, taste it; if not, the same again: the clock alone cannot say that these settings are right.',
         },
       ];
