@@ -148,6 +148,11 @@ function leadFor(
   return { mean: within(usualSeconds), sd: 1.5 };
 }
 
+/** What ln time a unit finer is taken to add before this dial-in: as learned of the grinder, else by rule of thumb. */
+export function slopeKnown({ request, grindScale }: Pick<Problem, 'request' | 'grindScale'>): number {
+  return request.grinder.logTimePerUnit?.mean ?? Math.exp(slopePrior(grindScale).mean);
+}
+
 /** Slope of log time per unit finer: learned if the grinder has a history, otherwise by rule of thumb. */
 function slopeFor(problem: Problem): { mean: number; sd: number } {
   const learned = problem.request.grinder.logTimePerUnit;

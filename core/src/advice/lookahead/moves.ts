@@ -3,7 +3,7 @@ import { clamp, roundTo, snap, type Scale } from '../../brew/snap';
 import type { Lever } from '../../method/Method';
 import { SETTING_OF, type Settings } from '../contract/answer';
 import { slopeOf, type Posterior } from '../belief/infer';
-import { slopePrior } from '../belief/prior';
+import { slopeKnown } from '../belief/prior';
 import type { Problem } from '../belief/problem';
 import { changesBetween } from '../contract/changes';
 
@@ -97,12 +97,12 @@ function grindMoves(problem: Problem, posterior: Posterior, from: Settings): Mov
  * Units of the grind, once it was turned: where it hardly answered, a step much larger than those before is a wild swing. What would be no
  * large move by what is known of the grinder stays open, and so does all before the first step.
  */
-function furthestStride({ pours, request, grindScale }: Problem): number {
+function furthestStride(problem: Problem): number {
+  const { pours } = problem;
   const strides = pours.slice(1).map(({ planned }, i) => Math.abs(planned.grind - pours[i]!.planned.grind));
   const largest = Math.max(0, ...strides);
   if (largest === 0) return Infinity;
-  const slope = request.grinder.logTimePerUnit?.mean ?? Math.exp(slopePrior(grindScale).mean);
-  return Math.max(STRIDES_GROW * largest, FREE_LOG_MOVE / slope);
+  return Math.max(STRIDES_GROW * largest, FREE_LOG_MOVE / slopeKnown(problem));
 }
 
 function heatMoves(problem: Problem, from: Settings): Move[] {

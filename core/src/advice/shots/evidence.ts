@@ -6,7 +6,7 @@ import { type Posterior } from '../belief/infer';
 import { isMixture, measuredTimeSd, tailWeight, timeSd, withHand } from '../belief/readings';
 import { changesBetween, directionOf } from '../contract/changes';
 import { beliefOf, geometryOf, predict } from '../belief/model';
-import { slopePrior } from '../belief/prior';
+import { slopeKnown } from '../belief/prior';
 import { isInTime } from './inTime';
 import type { Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
@@ -102,14 +102,15 @@ function spoiltBy(pour: Pour): Evidence['spoilt'] {
  * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb should
  * have moved it by 3 s, and did nothing at all; or a smaller one after which it went far the other way.
  */
-function missingFrom({ request, grindScale, pours, finerSign }: Problem, last: Pour): Evidence['missing'] {
+function missingFrom(problem: Problem, last: Pour): Evidence['missing'] {
+  const { request, pours, finerSign } = problem;
   const before = pours.at(-2);
   if (!before?.sound || !last.sound || before.timeSeconds === null || last.timeSeconds === null) return null;
   const isGrindAlone = changesBetween(before.planned, last.planned).every(({ variable }) => variable === 'grind');
   if (!isGrindAlone) return null;
   const learned = request.grinder.logTimePerUnit;
   const isKnownWell = learned != null && learned.sd <= KNOWN_WELL * learned.mean;
-  const slope = learned?.mean ?? Math.exp(slopePrior(grindScale).mean);
+  const slope = slopeKnown(problem);
   const finer = finerSign * (last.planned.grind - before.planned.grind);
   const expectedSeconds = before.timeSeconds * Math.expm1(slope * finer);
   const seenSeconds = last.timeSeconds - before.timeSeconds;

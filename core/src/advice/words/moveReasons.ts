@@ -7,13 +7,13 @@ import { slopeOf } from '../belief/infer';
 import { lackOf } from '../decide/levers';
 import { endOfScale } from '../lookahead/moves';
 import { rightBy } from '../belief/particles';
-import { readsRight } from '../shots/cups';
+import { readsRight, SMALLEST_WORD } from '../shots/cups';
 import { sideOut } from '../shots/inTime';
 import type { Problem } from '../belief/problem';
 import { isForTaste } from '../decide/plan';
 import { offBeyondWindow, timedButOff } from '../decide/swings';
 import { isWithin, TASTE_SCALES, tastedMiss, tastesRight } from '../shots/taste';
-import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords, TELLS } from './words';
+import { balanceWord, bodyWord, capital, oddsInWords, plainNumber, secondsInWords } from './words';
 
 /** Why the lever that was due is not the one that is turned. */
 export function blockedReasons(problem: Problem, decision: Decision, { circling, last }: Evidence): Reason[] {
@@ -87,16 +87,16 @@ function doubtReasons(problem: Problem, { here, evidence }: Decision): Reason[] 
   const lack = lackOf(problem, here);
   const scale = Math.abs(lack.body) > Math.abs(lack.balance) ? 'body' : 'balance';
   const told = (tastedMiss(problem, [last], scale) ?? 0) * Math.sign(lack[scale]);
-  if (told > TELLS) return [];
-  const odds = `${oddsInWords(rightBy(problem, here))} that they are right.`;
-  const word = { balance: balanceWord, body: bodyWord }[scale](last.taste?.[scale] ?? 0);
+  if (told > SMALLEST_WORD) return [];
   const lean = LEANS_TO[scale][lack[scale] < 0 ? 0 : 1];
-  const text =
-    told >= TELLS
-      ? `${capital(word)} is within tolerance, but by all that is known these settings lean that way: ${odds}`
-      : Math.abs(lack[scale]) >= LEANS
-        ? `It read right, but by all that is known these settings lean to ${lean}: ${odds}`
-        : `It read right, but by all that is known it is only ${oddsInWords(rightBy(problem, here))} that these settings are.`;
+  const word = { balance: balanceWord, body: bodyWord }[scale](last.taste?.[scale] ?? 0);
+  const isSaid = told === SMALLEST_WORD && word.endsWith(lean);
+  const isBelieved = Math.abs(lack[scale]) >= LEANS;
+  const start = isSaid ? `${capital(word)} is within tolerance` : 'It read right';
+  const but = isSaid
+    ? 'these settings lean that way'
+    : `these settings ${isBelieved ? `lean to ${lean}` : 'are doubtful'}`;
+  const text = `${start}, but by all that is known ${but}: ${oddsInWords(rightBy(problem, here))} that they are right.`;
   return [{ code: 'doubt', text }];
 }
 

@@ -2,14 +2,14 @@ import type { Sign, TimerStart } from '../../brew/types';
 import { SIGN_LABELS } from '../../formats/shotLine';
 import type { Reason } from '../contract/answer';
 import { changesBetween } from '../contract/changes';
-import { isBright } from '../shots/cups';
+import { isBright, SMALLEST_WORD } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
 import { meanOf } from '../belief/particles';
 import { isInTime } from '../shots/inTime';
 import { CHANNEL_SIGNS, type Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
-import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds, TELLS } from './words';
+import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
 /** Where a shot's own clock began, when it is not the recipe's. */
 const CLOCKS: Record<TimerStart, string> = {
@@ -99,11 +99,11 @@ function cupReasons(problem: Problem, decision: Decision): Reason[] {
   const reasons: Reason[] = [];
   if (balance != null) {
     const off = balance - target.balance;
-    const way = Math.abs(off) > TELLS ? balanceRemedy(problem, decision, off < 0) : '';
-    const code = off < -TELLS ? 'sour' : off > TELLS ? 'bitter' : 'balanced';
+    const way = Math.abs(off) > SMALLEST_WORD ? balanceRemedy(problem, decision, off < 0) : '';
+    const code = off < -SMALLEST_WORD ? 'sour' : off > SMALLEST_WORD ? 'bitter' : 'balanced';
     reasons.push({ code, text: `It tasted ${forTaster(balanceWord, said!.balance!, balance)}${way}.` });
   }
-  if (body != null && Math.abs(body - target.body) > TELLS) {
+  if (body != null && Math.abs(body - target.body) > SMALLEST_WORD) {
     const isThin = body < target.body;
     const text = `The body was ${forTaster(bodyWord, said!.body!, body)}${bodyRemedy(decision, isThin)}.`;
     reasons.push({ code: isThin ? 'thin' : 'heavy', text });

@@ -1,6 +1,3 @@
-/** The smallest word a tongue can tell: half a point on a taste scale. */
-export const TELLS = 0.5;
-
 /** 12.50 → "12.5", 36 → "36", and a minus that is not a hyphen. */
 export function plainNumber(value: number, decimals = 2): string {
   return String(Number(value.toFixed(decimals))).replace('-', '−');
