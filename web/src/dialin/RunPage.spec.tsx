@@ -167,6 +167,16 @@ describe('the run page', () => {
     expect(column()).toEqual(advised);
   });
 
+  it('offers the same again once where that is the advice, and beside the advice where it is not', async () => {
+    open(sheetView(steady(1)));
+    await screen.findByText('Taste it first.');
+    expect(screen.getByRole('button', { name: 'Pull again Enter' })).toBeInTheDocument();
+    expect(screen.getAllByRole('button', { name: /Pull again|Take it/ })).toHaveLength(1);
+    fireEvent.click(screen.getByRole('button', { name: 'Next grind: one step up' }));
+    expect(await screen.findByRole('button', { name: 'Take it Enter' })).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Pull again r' })).toBeInTheDocument();
+  });
+
   it('pulls with the timer and the steppers, and keeps what was typed when the server refuses', async () => {
     const written = open(sheetView(steady(1)));
     fireEvent.click(await screen.findByRole('button', { name: /Pull again/ }));
@@ -193,6 +203,23 @@ describe('the run page', () => {
     expect((await lastOf(written)).body).toMatchObject({ timeSeconds: 900, revision: 1 });
     expect((await within(drawer).findAllByText(/must be between 1 and 300/)).length).toBeGreaterThan(0);
     expect(within(drawer).getByLabelText('Time, s')).toHaveValue('900');
+  });
+
+  it('corrects what stands now, also where the shot was changed while its correction was open', async () => {
+    let sheet = sheetView(steady(2));
+    const written = open(sheet, { '/api/runs/run/sheet': () => sheet });
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
+    // Another tablet has put the time right; the tap below fetches the sheet anew.
+    const now = shotView('s1', { timeSeconds: 27, note: 'cold cup', versusLast: 'better', revision: 3 });
+    sheet = { ...sheet, shots: [sheet.shots[0]!, now] };
+    fireEvent.click(within(drawer).getByRole('button', { name: 'better' }));
+    await waitFor(() => expect(within(drawer).getByLabelText('Time, s')).toHaveValue('27'));
+    expect(within(drawer).getByLabelText('Note')).toHaveValue('stirred');
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]!.body).toMatchObject({ timeSeconds: 27, note: 'stirred', versusLast: 'better', revision: 3 });
   });
 
   it('corrects a temperature in the shop’s unit, and leaves an untouched one exactly as it was', async () => {

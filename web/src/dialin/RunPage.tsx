@@ -59,7 +59,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   /** The barista's own next shot; it belongs to the state of the sheet it was made for. */
   const [own, setOwn] = useState<{ settings: Settings; after: number } | null>(null);
   const [pulling, setPulling] = useState<Settings | null>(null);
-  const [correcting, setCorrecting] = useState<{ shot: SheetShotView; number: number } | null>(null);
+  const [correcting, setCorrecting] = useState<string | null>(null);
   const [keeping, setKeeping] = useState(false);
   const [whyOpen, setWhyOpen] = useState(false);
   const [putShot, shotState] = usePutShotMutation();
@@ -124,6 +124,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   );
 
   const dialled = advice?.action === 'dialled' && !edited;
+  /** The next shot is the last one once more; a second button for that would only ask which of the two is meant. */
+  const isAgain = last !== undefined && ghost !== null && changesBetween(plannedOf(last), ghost).length === 0;
+  const takeWord = isAgain ? 'Pull again' : last ? 'Take it' : 'Pull it';
   const actions = (
     <>
       {dialled ? (
@@ -132,10 +135,10 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         </Button>
       ) : (
         <Button type="primary" size="large" onClick={take}>
-          {shots.length === 0 ? 'Pull it' : 'Take it'} <kbd>Enter</kbd>
+          {takeWord} <kbd>Enter</kbd>
         </Button>
       )}
-      {last && (
+      {last && (dialled || !isAgain) && (
         <Button size="large" onClick={pullAgain}>
           Pull again <kbd>r</kbd>
         </Button>
@@ -161,7 +164,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           edited={edited !== null}
           expect={expect}
           onGhost={pulling ? null : setGhost}
-          onShot={(shot, number) => setCorrecting({ shot, number })}
+          onShot={({ id }) => setCorrecting(id)}
           review={review}
           onCause={closed ? null : sayCause}
         />
@@ -211,12 +214,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           />
         )}
       </div>
-      <ShotDrawer
-        sheet={sheet}
-        shot={correcting?.shot ?? null}
-        number={correcting?.number ?? 0}
-        onClose={() => setCorrecting(null)}
-      />
+      <ShotDrawer sheet={sheet} shotId={correcting} onClose={() => setCorrecting(null)} />
       {whyOpen && (
         <Suspense fallback={null}>
           <WhyDrawer sheet={sheet} review={review} onClose={() => setWhyOpen(false)} />

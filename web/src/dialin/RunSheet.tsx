@@ -20,7 +20,7 @@ export interface RunSheetProps {
   expect: Expectation | null;
   /** null while the next shot is being pulled. */
   onGhost: ((settings: Settings) => void) | null;
-  onShot: (shot: SheetShotView, number: number) => void;
+  onShot: (shot: SheetShotView) => void;
   /** The run looked back on; null until the worker has done so. */
   review: Review | null;
   /** Says what was wrong with a shot; null once the run is closed. */
@@ -73,7 +73,7 @@ export function RunSheet(props: RunSheetProps) {
             </th>
             {shots.map((shot, i) => (
               <th scope="col" key={shot.id}>
-                <button type="button" className={styles.number} onClick={() => onShot(shot, i + 1)}>
+                <button type="button" className={styles.number} onClick={() => onShot(shot)}>
                   <span className="visually-hidden">Shot </span>
                   {i + 1}
                   {(shot.revision ?? 1) > 1 && <span className={styles.corrected}>corrected</span>}

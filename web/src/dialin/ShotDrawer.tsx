@@ -1,6 +1,6 @@
 import { CAUSES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, Select } from 'antd';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import {
   useGetShotHistoryQuery,
   usePutShotMutation,
@@ -39,17 +39,18 @@ type Fields = Pick<
 /** One shot, to be corrected in plain sight: what it said before stays readable below. */
 export function ShotDrawer({
   sheet,
-  shot,
-  number,
+  shotId,
   onClose,
 }: {
   sheet: SheetView;
-  shot: SheetShotView | null;
-  number: number;
+  shotId: string | null;
   onClose: () => void;
 }) {
+  const at = sheet.shots.findIndex(({ id }) => id === shotId);
+  const shot = sheet.shots[at];
+  const number = at + 1;
   return (
-    <Drawer open={shot !== null} onClose={onClose} title={`Shot ${number}`} size={420} destroyOnHidden>
+    <Drawer open={shot !== undefined} onClose={onClose} title={shot && `Shot ${number}`} size={420} destroyOnHidden>
       {shot && (
         <ShotForm key={shot.id} shot={shot} onClose={onClose}>
           <TastePanel sheet={sheet} number={number} expect={null} closed={false} />
@@ -66,6 +67,15 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
   const number = { className: styles.number } as const;
+  // The taste below or another tablet may change the shot meanwhile: what nobody typed over here follows it.
+  useEffect(() => {
+    const now = fieldsOf(shot);
+    form.setFields(
+      (Object.keys(now) as (keyof Fields)[])
+        .filter((name) => !form.isFieldTouched(name))
+        .map((name) => ({ name, value: now[name] })),
+    );
+  }, [form, shot]);
 
   const write = async (change: Partial<ShotView>): Promise<void> => {
     const done = await putShot({ id: shot.id, shotDto: storedShotDto(shot, change) });
@@ -88,12 +98,7 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   return (
     <>
       <ProblemAlert error={error} />
-      <Form
-        form={form}
-        layout="vertical"
-        onFinish={save}
-        initialValues={{ ...shot, signs: shot.seen.map(({ sign }) => sign) }}
-      >
+      <Form form={form} layout="vertical" onFinish={save} initialValues={fieldsOf(shot)}>
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">
             <NumberInput {...number} />
@@ -165,6 +170,13 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
       )}
     </>
   );
+}
+
+function fieldsOf(shot: SheetShotView): Fields {
+  const { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer, firstDripSeconds, tdsPercent } = shot;
+  const { purged, verdict, cause, note, seen } = shot;
+  const measured = { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer, firstDripSeconds, tdsPercent };
+  return { ...measured, purged, verdict, cause, note, signs: seen.map(({ sign }) => sign) };
 }
 
 function inOneLine({ before }: ShotEditView): string {
