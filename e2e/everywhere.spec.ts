@@ -110,6 +110,11 @@ test('at phone width nothing is cut off and the next move can be read and taken'
   await expect(page.getByLabel(/^time/)).not.toHaveValue('');
   await page.getByRole('button', { name: 'Back' }).click();
   await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
+  // On its side, too, with every place within reach.
+  await page.setViewportSize({ width: 844, height: 390 });
+  await expect(page.getByText(/Expect|It pours/).first()).toBeInViewport({ ratio: 1 });
+  await expect(pullAgain).toBeInViewport({ ratio: 1 });
+  await expect(page.getByRole('button', { name: 'Night' })).toBeInViewport({ ratio: 1 });
 });
 
 test('shortcuts go to places and list themselves', async ({ page }) => {
