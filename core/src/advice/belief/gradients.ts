@@ -8,6 +8,7 @@ import {
   LOG_PUCK_FLOOR,
   P,
   PARAMETERS,
+  secondsInPuck,
   X_REACH,
   type Belief,
   type Frame,
@@ -54,8 +55,8 @@ export function slopesOf(
   const { finer, logDose, logRatio, heat, effectiveYield } = geometry;
   const logPuck = belief.logPuck + belief.slope * finer + belief.doseExponent * logDose;
   const x = logPuck - belief.logPuckAtMiddle;
-  const puckSeconds = effectiveYield * Math.exp(Math.max(LOG_PUCK_FLOOR, Math.min(LOG_PUCK_CEILING, logPuck)));
-  const puckFollows = logPuck < LOG_PUCK_CEILING && logPuck > LOG_PUCK_FLOOR ? puckSeconds : 0;
+  const puckFollows =
+    logPuck < LOG_PUCK_CEILING && logPuck > LOG_PUCK_FLOOR ? secondsInPuck(logPuck, effectiveYield) : 0;
   const soakFollows = Math.abs(x) < X_REACH ? LEAD_EXPONENT * shot.firstDripSeconds : 0;
   const leadShare = leadShareOn(clock, frame, shot.firstDripSeconds);
   /** One parameter that acts through the puck: its derivatives of logPuck, of x, of the soak beside these, and of the cup. */

@@ -1,3 +1,4 @@
+import { clamp } from '../../brew/snap';
 import type { TimerStart } from '../../brew/types';
 import type { Settings } from '../contract/answer';
 import type { Problem } from './problem';
@@ -168,8 +169,8 @@ export function predict(belief: Belief, frame: Frame, geometry: Geometry, clock:
   const logPuck = belief.logPuck + belief.slope * finer + belief.doseExponent * logDose;
   const x = logPuck - belief.logPuckAtMiddle;
   const given = givenBy(x, belief, geometry);
-  const soakSeconds = belief.lead * Math.exp(LEAD_EXPONENT * clampLog(x));
-  const puckSeconds = effectiveYield * Math.exp(Math.max(LOG_PUCK_FLOOR, Math.min(LOG_PUCK_CEILING, logPuck)));
+  const soakSeconds = belief.lead * Math.exp(LEAD_EXPONENT * clamp(x, -X_REACH, X_REACH));
+  const puckSeconds = secondsInPuck(logPuck, effectiveYield);
   return {
     timeSeconds:
       leadShareOn(clock, frame, soakSeconds) * soakSeconds + effectiveYield * PUMP_SECONDS_PER_GRAM + puckSeconds,
@@ -193,8 +194,9 @@ export function leadShareOn(clock: TimerStart, frame: Frame, soakSeconds: number
   return 1;
 }
 
-function clampLog(x: number): number {
-  return Math.min(X_REACH, Math.max(-X_REACH, x));
+/** Seconds that the puck alone takes for this yield, within what numbers can bear. */
+export function secondsInPuck(logPuck: number, effectiveYield: number): number {
+  return effectiveYield * Math.exp(clamp(logPuck, LOG_PUCK_FLOOR, LOG_PUCK_CEILING));
 }
 
 /**
