@@ -40,6 +40,12 @@ const bitter = [
   poured({ grind: 11 }, 30.5, [1.5, 1, 2, 6.5]),
   poured({ grind: 11, temperatureC: 91 }, 28.4, [1, 0.5, 3, 6.5]),
 ];
+/** Heavy four times, and as even as not. */
+const heavy = [
+  poured({ grind: 14 }, 26.8, [0.5, 1, 5, 6.5]),
+  poured({ grind: 12 }, 30.1, [0.5, 1.5, 5, 6.5]),
+  poured({ grind: 12 }, 31, [0.5, 1, 5, 6.5]),
+];
 /** Even and thin at last, on a grinder with coarse steps. */
 const thin = [
   poured({ grind: 14 }, 28.3, [-0.5, 0, 8, 6.5]),
@@ -59,6 +65,15 @@ describe('in a long dial-in', () => {
     const advice = ask(thin, 2);
     expect(changes(advice)).toEqual([['doseGrams', 18, 18.5]]);
     expect(codes(advice)).toContain('overruled');
+  });
+
+  it('heat is for the balance, and no answer to a heavy cup', () => {
+    const grinder = { ...everydayRequest().grinder, step: 0.5, logTimePerUnit: null };
+    for (const last of [0, 0.5]) {
+      const advice = ask([...heavy, poured({ grind: 12 }, 28.2, [last, 1.5, 5, 6.5])], 0.5, { grinder });
+      expect(changes(advice)).toHaveLength(1);
+      expect(changes(advice)[0]![0]).not.toBe('temperatureC');
+    }
   });
 
   it('the reasons name the rule, and the rule stands first among the alternatives', () => {

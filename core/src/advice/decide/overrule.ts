@@ -6,6 +6,9 @@ import { byPromise, priced } from '../lookahead/price';
 import { isLongDialIn } from '../shots/inTime';
 import { harmlessOf } from './sensible';
 import type { Situation } from '../lookahead/situation';
+import type { Problem } from '../belief/problem';
+import type { Evidence } from '../shots/evidence';
+import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';
 
 /** What another way must save, in shots. */
@@ -57,13 +60,22 @@ export function overrule(now: Situation, craft: Craft): Overruled | null {
 function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
-  const isHeld = (lever: Lever): boolean => lever !== 'dose' && locks.includes(lever);
+  const isHeld = (lever: Lever): boolean =>
+    (lever !== 'dose' && locks.includes(lever)) || (lever === 'temperature' && !isOffInBalance(problem, evidence));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
   );
   const near = withoutSwings(problem, 'taste', standing.settings, levers.flatMap(lookAtMoves));
   const harmless = harmlessOf(problem, evidence, here, near);
   return plan.stage === 'window' ? harmless.filter((choice) => bringsBack(choice, here, plan)) : harmless;
+}
+
+/** Heat is for the balance: what was called off in body more, or even in balance last, is not answered by it. */
+function isOffInBalance(problem: Problem, { sound }: Evidence): boolean {
+  const { tolerance } = problem.method;
+  const missed = (scale: TasteScale): number => (tastedMiss(problem, sound, scale) ?? 0) / tolerance[scale];
+  const isBodys = !isWithin(problem, sound, 'body') && Math.abs(missed('body')) > Math.abs(missed('balance'));
+  return !isBodys && tastedMiss(problem, sound.slice(-1), 'balance') !== 0;
 }
 
 /** Whether it brings the time back as the craft would have it brought back, or nearly. */
