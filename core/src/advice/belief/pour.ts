@@ -47,8 +47,6 @@ export interface Pour {
   said: NonNullable<AdviceShot['taste']> | null;
   /** Its marks of ten as most people would have given them: this person may be strict or kind. */
   marks: Record<LikingScaleName, number | null>;
-  /** Its overall mark read by how this person marked in earlier dial-ins alone, and not by the other cups of this one. */
-  habitualMark: number | null;
 }
 
 /** What measuring by eye, and a fresh coffee's gas, add: as a share of the time, and on the balance and body scales. */
@@ -101,7 +99,6 @@ export function readPours(request: ValidAdviceRequest & { method: Method }, star
       taste,
       said: shot.taste ?? null,
       marks: { overall: null, sweetness: null },
-      habitualMark: null,
     };
     before = planned;
     return pour;

@@ -19,12 +19,7 @@ export function readMarks(request: ValidAdviceRequest, pours: Pour[]): Pour[] {
   };
   const overall = readOn('overall');
   const sweetness = readOn('sweetness');
-  const habit = markingFor('overall', request.taster?.overall, flatness);
-  return pours.map((pour, i) => {
-    const mark = pour.taste?.overall ?? null;
-    const habitualMark = mark === null ? null : asMostWouldMark('overall', habit, [], mark);
-    return { ...pour, marks: { overall: overall[i]!, sweetness: sweetness[i]! }, habitualMark };
-  });
+  return pours.map((pour, i) => ({ ...pour, marks: { overall: overall[i]!, sweetness: sweetness[i]! } }));
 }
 
 /** A cup that tells how its taster marks; null where it was not placed on the scales and marked, or was harsh. */

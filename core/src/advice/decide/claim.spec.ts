@@ -63,9 +63,10 @@ describe('a claim', () => {
     const leaning = { ...right, taste: { ...right.taste!, balance: -1, overall: 7 } };
     expect([0.55, 0.45].map((share) => claims([...search, right], share))).toEqual([true, false]);
     expect(claims([...search.slice(1), right], 0.55)).toBe(false);
-    // A cup called off by a little and yet one to serve; never one that is to be mended.
-    expect([claims([...search, leaning], 0.55), claims([...search.slice(1), leaning], 0.75)]).toEqual([true, false]);
-    expect(claims([...search, { ...leaning, taste: { ...leaning.taste, overall: 6 } }], 0.9)).toBe(false);
+    // A cup called off, be it by a little and one to serve, takes another, or a mark that outweighs the word.
+    const marked = (overall: number) => ({ ...leaning, taste: { ...leaning.taste, overall } });
+    expect([6, 7, 8].map((overall) => claims([...search, marked(overall)], 0.9))).toEqual([false, false, true]);
+    expect([claims([...search, right, leaning], 0.55), claims([right, leaning], 0.55)]).toEqual([true, false]);
     // Nor is one after a cup marked low, whatever another said at these settings before.
     const beside = (balance: number, overall: number) =>
       claims([...search, right, { ...right, taste: { ...right.taste!, balance, overall } }], 0.9);
@@ -74,13 +75,13 @@ describe('a claim', () => {
     expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
   });
 
-  it('is made of a single cup called off late only where its taster is known to mean well by that mark, not where the other cups suggest it', () => {
+  it('is made of a single cup called off only where its taster is known to serve it gladly at that mark', () => {
     const cup = (grind: number, balance: number, overall: number) => ({
       ...right,
       grind,
       taste: { balance, body: 0, dryness: 0, overall },
     });
-    const shots = [cup(17, -1, 4), cup(16, -1.5, 5), cup(15, -1, 6), cup(14, 1, 6)];
+    const shots = [cup(17, -1, 4), cup(16, -1.5, 5), cup(15, -1, 6), cup(14, 1, 6.5)];
     const strict = { best: { mean: 7, sd: 0.2 }, loss: { mean: 1.5, sd: 0.2 }, cups: 30 };
     const claims = (change: Partial<AdviceRequest>): boolean => {
       const { problem, evidence } = after(shots, change);

@@ -8,7 +8,6 @@ import {
   isServedAgain,
   isSpotless,
   isToMend,
-  LIKED,
   PASSABLE,
   PATIENCE,
   readsRight,
@@ -53,10 +52,8 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const mark = newest.marks.overall;
   const isPassable = (mark ?? 0) >= PASSABLE;
   if (!isPassable && isToMend(problem, sound)) return false;
-  // Late, a word is outweighed by what led here, though not a low mark; and a cup called off was liked only where that is said, not worked
-  // out from the other cups.
-  const isWordAll = sound.length === 1 && (newest.habitualMark ?? 0) < LIKED;
-  const isHeard = !isLongDialIn(problem) || isWordAll || (mark !== null && !isPassable);
+  // Late, a word is outweighed by what led here and by another cup, though not a low mark.
+  const isHeard = !isLongDialIn(problem) || sound.length === 1 || (mark !== null && !isPassable);
   if (isHeard && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
