@@ -222,6 +222,18 @@ describe('the run page', () => {
     expect(written[1]!.body).toMatchObject({ timeSeconds: 27, note: 'stirred', versusLast: 'better', revision: 3 });
   });
 
+  it('says what to do with a correction that another tablet overtook, and keeps it', async () => {
+    const detail = 'Someone else changed this shot in the meantime.';
+    const errors = [{ path: 'revision', message: 'is 2, not 1' }];
+    open(sheetView(steady(1)), { 'PUT /api/shots/s0': new Refusal(409, { detail, errors }) });
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
+    expect(await within(drawer).findByText(/stands below, beside what you typed. Save once more/)).toBeInTheDocument();
+    expect(within(drawer).getByLabelText('Note')).toHaveValue('stirred');
+  });
+
   it('corrects a temperature in the shop’s unit, and leaves an untouched one exactly as it was', async () => {
     const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
     const written = open(sheetView(steady(1)), { '/api/shop': shop });

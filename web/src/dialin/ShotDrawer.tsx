@@ -97,7 +97,7 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   };
   return (
     <>
-      <ProblemAlert error={error} />
+      <ProblemAlert error={error} overtaken="What they wrote stands below, beside what you typed. Save once more." />
       <Form form={form} layout="vertical" onFinish={save} initialValues={fieldsOf(shot)}>
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">

@@ -2,8 +2,17 @@ import { Alert } from 'antd';
 import { useEffect, useRef } from 'react';
 import { fieldInWords, problemOf, type FieldProblem } from '../app/problem';
 
+/** Revisions are the house's own affair: people read what to do. */
+const LOAD_AGAIN = 'Load it again, then repeat your change.';
+
+export interface ProblemAlertProps {
+  error: unknown;
+  /** What to do where somebody else was faster. */
+  overtaken?: string;
+}
+
 /** A failed request in words, with its fields; renders nothing without one. */
-export function ProblemAlert({ error }: { error: unknown }) {
+export function ProblemAlert({ error, overtaken = LOAD_AGAIN }: ProblemAlertProps) {
   const place = useRef<HTMLDivElement>(null);
   // The button that failed may be far below it, in a drawer of its own.
   useEffect(() => {
@@ -19,15 +28,17 @@ export function ProblemAlert({ error }: { error: unknown }) {
         role="alert"
         title={detail}
         description={
-          errors.length > 0 ? errors.map((found) => <div key={found.path}>{inWords(found)}</div>) : undefined
+          errors.length > 0
+            ? errors.map((found) => (
+                <div key={found.path}>{found.path === 'revision' ? overtaken : inWords(found)}</div>
+              ))
+            : undefined
         }
       />
     </div>
   );
 }
 
-/** Revisions are the house's own affair: people read what to do. */
 function inWords({ path, message }: FieldProblem): string {
-  if (path === 'revision') return 'Load it again, then repeat your change.';
   return path === '' ? message : `${fieldInWords(path)}: ${message}`;
 }
