@@ -124,6 +124,8 @@ describe('a change of grind on a known grinder', () => {
     expect(missing(11, 20.5)).toBeCloseTo(5.42, 2);
     expect(missing(11, 24)).toBeNull();
     expect(missing(17, 20)).toBeCloseTo(20 * Math.expm1(-0.24), 2);
+    // Rounded as at the bar: 3.8 s, and 3.2.
+    expect([missing(11.8, 20.5), missing(12.15, 20.5)]).toEqual([expect.closeTo(3.85, 2), null]);
   });
 
   it('is not missed where little was to be expected, or the grinder is hardly known, or more was changed', () => {

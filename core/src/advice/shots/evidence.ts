@@ -16,8 +16,8 @@ const SURPRISE_SIGMAS = 2.3;
 
 /** A grinder's slope is known well with a spread of this share of it or less. */
 const KNOWN_WELL = 0.35;
-/** A change of grind tells when it should move the time by so many seconds; hardly: by less than this share of it. */
-const TELLS = { seconds: 4, hardly: 0.25 };
+/** A change of grind tells when it should move the time by so many seconds (4, as one rounds); hardly: by less than this share of it. */
+const TELLS = { seconds: 3.5, hardly: 0.25 };
 /** The same where the grinder's answer is known by rule of thumb only: it may be a slow one, and a tenth is nothing at all. */
 const TELLS_BY_RULE = { seconds: 3, hardly: 0.1 };
 /** A smaller change tells, too, where the time went the other way and ended so far from where it should. */
@@ -99,7 +99,7 @@ function spoiltBy(pour: Pour): Evidence['spoilt'] {
 }
 
 /**
- * A change that should have moved the time by 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb should
+ * A change that should have moved the time by about 4 s and hardly did, on a grinder whose answer is known; or one that by rule of thumb should
  * have moved it by 3 s, and did nothing at all; or a smaller one after which it went far the other way.
  */
 function missingFrom(problem: Problem, last: Pour): Evidence['missing'] {
