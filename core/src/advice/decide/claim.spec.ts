@@ -75,6 +75,28 @@ describe('a claim', () => {
     expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
   });
 
+  it('is not held up in a long dial-in by a clock that strays no further than such shots do, if the cup is gladly served', () => {
+    const search = [17, 16, 15].map((grind) => ({ ...sour, grind }));
+    const late = (seconds: number, change: object = {}): AdviceRequest['shots'][number] => ({
+      ...right,
+      timeSeconds: 32 + seconds,
+      taste: { balance: 0, body: 0.5, dryness: 0.5, sweetness: 7, overall: 8, ...change },
+    });
+    const claims = (...shots: AdviceRequest['shots']) => {
+      const { problem, evidence } = after(shots);
+      return mayClaim(problem, evidence, believed(0.6));
+    };
+    expect([1.9, -8.9, 2.1, -9.1].map((seconds) => claims(...search, late(seconds)))).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
+    for (const word of [{ overall: 7.5 }, { balance: 1 }, { body: -1.5 }, { dryness: 1.5 }, { overall: null }])
+      expect(claims(...search, late(1.5, word))).toBe(false);
+    expect(claims(...search.slice(1), late(1.5))).toBe(false);
+  });
+
   it('is made of a single cup called off only where its taster is known to serve it gladly at that mark', () => {
     const cup = (grind: number, balance: number, overall: number) => ({
       ...right,

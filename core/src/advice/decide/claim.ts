@@ -1,4 +1,5 @@
 import {
+  GLADLY,
   isBright,
   isCalledOff,
   isGladlyTwice,
@@ -14,8 +15,8 @@ import {
 } from '../shots/cups';
 import { missedRecipe, type Evidence } from '../shots/evidence';
 import { rightBy, type Outlook } from '../belief/particles';
-import { isLongDialIn } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
+import { isLongDialIn, shotsDifferBy } from '../shots/inTime';
+import { DRY, type Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
 import { tastesPlainlyOff, tastesRight } from '../shots/taste';
 
@@ -46,7 +47,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const tasted = marked.length > 1 || sound.some(({ taste }) => taste?.balance != null);
   const timed = problem.method.timeIs === 'outcome' || sound.some((pour) => pour.timeSeconds !== null);
   const newest = sound.at(-1);
-  if (!tasted || !timed || newest === undefined || isPlainlyOff(problem, newest)) return false;
+  if (!tasted || !timed || newest === undefined || isOut(problem, newest)) return false;
   // Odd the one way and the other is right on the mean, and yet none of them was a cup to keep.
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const mark = newest.marks.overall;
@@ -65,6 +66,17 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= claimAtLeast(problem, sound);
+}
+
+/**
+ * Nobody writes a card beside a cup that is plainly off, or out of the window; but in a long dial-in a clock that is off by no more than shots of
+ * the same settings differ holds up none that is gladly served and right in every word: good enough is enough.
+ */
+function isOut(problem: Problem, pour: Pour): boolean {
+  if (!isPlainlyOff(problem, pour)) return false;
+  const isGlad = (pour.marks.overall ?? 0) >= GLADLY && (pour.taste?.dryness ?? 0) < DRY;
+  const isAlike = isGlad && readsRight(problem, pour, shotsDifferBy(pour.timeSeconds ?? 0));
+  return !(isAlike && isLongDialIn(problem));
 }
 
 /**

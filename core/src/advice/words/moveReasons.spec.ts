@@ -73,6 +73,17 @@ describe('the reasons for a move', () => {
     expect(textOf(moved, 'too-slow')).toBe('36 s for 36 g is 4 s past the window.');
   });
 
+  it('own up to a clock beside the window on a card', () => {
+    const cup = (grind: number, timeSeconds: number, balance: number, overall: number) =>
+      everydayShot({ grind, timeSeconds, taste: { balance, body: 0, sweetness: 7, overall } });
+    const shots = [cup(16, 21, -1.5, 6), cup(14, 26, -0.5, 7.5), cup(13, 30, 0, 8.5), cup(13, 33.4, 0, 9)];
+    const card = ask({ shots });
+    expect([card.action, textOf(card, 'too-slow')]).toEqual([
+      'dialled',
+      '33.4 s for 36 g is 1.4 s past the window, which is no more than shots of the same settings differ by.',
+    ]);
+  });
+
   it('own up to the last word on a card', () => {
     const cup = (balance: number) =>
       everydayShot({ timeSeconds: 28.5, taste: { balance, body: 0, sweetness: 7.5, overall: 8.5 } });

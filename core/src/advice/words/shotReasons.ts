@@ -49,9 +49,13 @@ function timeReason(problem: Problem, { action, stage, here }: Decision, pour: P
   const isOtherClock = clock !== target.timer;
   const read = isOtherClock ? `${seconds(clockSeconds!)} from ${CLOCKS[clock]}, about ${seconds(t)} here,` : seconds(t);
   const poured = `${read} for ${plainNumber(measured.yieldGrams, 1)} g`;
-  // Beside "the same again" or a card half a second would look like a mistake.
-  const isKept = action !== 'change' && isInTime(problem, pour);
-  const slight = isKept ? ', which is no more than hand and clock stray by' : '';
+  // Beside "the same again" half a second would look like a mistake, and two beside a card.
+  const by = isInTime(problem, pour)
+    ? 'hand and clock stray by'
+    : action === 'dialled'
+      ? 'shots of the same settings differ by'
+      : null;
+  const slight = action === 'change' || by === null ? '' : `, which is no more than ${by}`;
   if (t < min) return { code: 'too-fast', text: `${poured} is ${seconds(min - t)} short of the window${slight}.` };
   if (t > max) return { code: 'too-slow', text: `${poured} is ${seconds(t - max)} past the window${slight}.` };
   // The clock alone would make nonsense of a move that brings the time back.
