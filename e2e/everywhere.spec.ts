@@ -112,6 +112,7 @@ test('at phone width nothing is cut off and the next move can be read and taken'
   await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
   // On its side, too, with every place within reach.
   await page.setViewportSize({ width: 844, height: 390 });
+  await page.reload();
   await expect(page.getByText(/Expect|It pours/).first()).toBeInViewport({ ratio: 1 });
   await expect(pullAgain).toBeInViewport({ ratio: 1 });
   await expect(page.getByRole('button', { name: 'Night' })).toBeInViewport({ ratio: 1 });

@@ -222,6 +222,18 @@ describe('the run page', () => {
     expect(written[1]!.body).toMatchObject({ timeSeconds: 27, note: 'stirred', versusLast: 'better', revision: 3 });
   });
 
+  it('goes on where another tablet took out the shot that was being corrected', async () => {
+    let sheet = sheetView(steady(2));
+    open(sheet, { '/api/runs/run/sheet': () => sheet });
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
+    const drawer = await screen.findByRole('dialog');
+    sheet = { ...sheet, shots: sheet.shots.slice(0, 1) };
+    fireEvent.click(within(drawer).getByRole('button', { name: 'same' }));
+    await waitFor(() => expect(screen.queryByLabelText('Time, s')).not.toBeInTheDocument());
+    fireEvent.keyDown(document.body, { key: 'r' });
+    expect(await screen.findByRole('timer')).toBeInTheDocument();
+  });
+
   it('says what to do with a correction that another tablet overtook, and keeps it', async () => {
     const detail = 'Someone else changed this shot in the meantime.';
     const errors = [{ path: 'revision', message: 'is 2, not 1' }];

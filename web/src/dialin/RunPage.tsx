@@ -110,7 +110,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
       },
     });
   };
-  const free = !closed && !pulling && !keeping && !correcting && !whyOpen;
+  // Another tablet may take out the very shot that is being corrected.
+  const isCorrecting = shots.some(({ id }) => id === correcting);
+  const free = !closed && !pulling && !keeping && !isCorrecting && !whyOpen;
   useShortcuts(
     free
       ? {
