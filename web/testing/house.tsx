@@ -60,6 +60,12 @@ function json(status: number, body: object): Response {
   return new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 }
 
+/** Somebody else wrote the row meanwhile. */
+export const OVERTAKEN = new Refusal(409, {
+  detail: 'Someone else changed this in the meantime.',
+  errors: [{ path: 'revision', message: 'is 2, not 1' }],
+});
+
 /** A page of rows as every list answers. */
 export function pageOf(items: object[]): object {
   return { items, total: items.length, page: 1, pageSize: 50 };

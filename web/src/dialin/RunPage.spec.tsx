@@ -1,7 +1,8 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { fakeHouse, heartInPlace, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { fakeHouse, heartInPlace, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView, shotView } from '../../testing/sheet.fixture';
 import type { SheetShotView, SheetView } from '../app/api';
+import { SAVE_ONCE_MORE } from '../parts/useFollowing';
 import { RunPage } from './RunPage';
 
 jest.mock('../worker/heart', () => ({ heart: () => heartInPlace, historianHeart: () => heartInPlace }));
@@ -235,14 +236,12 @@ describe('the run page', () => {
   });
 
   it('says what to do with a correction that another tablet overtook, and keeps it', async () => {
-    const detail = 'Someone else changed this shot in the meantime.';
-    const errors = [{ path: 'revision', message: 'is 2, not 1' }];
-    open(sheetView(steady(1)), { 'PUT /api/shots/s0': new Refusal(409, { detail, errors }) });
+    open(sheetView(steady(1)), { 'PUT /api/shots/s0': OVERTAKEN });
     fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
-    expect(await within(drawer).findByText(/stands below, beside what you typed. Save once more/)).toBeInTheDocument();
+    expect(await within(drawer).findByText(SAVE_ONCE_MORE)).toBeInTheDocument();
     expect(within(drawer).getByLabelText('Note')).toHaveValue('stirred');
   });
 

@@ -1,6 +1,6 @@
 import { CAUSES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, Select } from 'antd';
-import { useEffect, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import {
   useGetShotHistoryQuery,
   usePutShotMutation,
@@ -15,6 +15,7 @@ import { dayAndTime, TIMER_WORDS } from '../parts/format';
 import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
+import { SAVE_ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { storedShotDto } from './shotDto';
@@ -67,15 +68,8 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
   const number = { className: styles.number } as const;
-  // The taste below or another tablet may change the shot meanwhile: what nobody typed over here follows it.
-  useEffect(() => {
-    const now = fieldsOf(shot);
-    form.setFields(
-      (Object.keys(now) as (keyof Fields)[])
-        .filter((name) => !form.isFieldTouched(name))
-        .map((name) => ({ name, value: now[name] })),
-    );
-  }, [form, shot]);
+  // The taste below may change the shot meanwhile, too.
+  useFollowing(form, fieldsOf(shot));
 
   const write = async (change: Partial<ShotView>): Promise<void> => {
     const done = await putShot({ id: shot.id, shotDto: storedShotDto(shot, change) });
@@ -97,7 +91,7 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   };
   return (
     <>
-      <ProblemAlert error={error} overtaken="What they wrote stands below, beside what you typed. Save once more." />
+      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
       <Form form={form} layout="vertical" onFinish={save} initialValues={fieldsOf(shot)}>
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">

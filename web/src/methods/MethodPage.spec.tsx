@@ -1,6 +1,6 @@
 import { METHODS } from '@olvet/core';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { fakeHouse, heartInPlace, pageOf, renderPage, type Written } from '../../testing/house';
+import { fakeHouse, heartInPlace, OVERTAKEN, pageOf, renderPage, type Written } from '../../testing/house';
 import { sheetView, shotView } from '../../testing/sheet.fixture';
 import { MethodPage } from './MethodPage';
 
@@ -16,7 +16,7 @@ const own = {
   method: { ...METHODS[0]!, id: '01890000-0000-7000-8000-000000000001', name: 'Quay rule' },
 };
 
-function open(id: string): Written[] {
+function open(id: string, more: Record<string, object> = {}): Written[] {
   const { written } = fakeHouse({
     '/api/methods': pageOf([own]),
     '/api/stations': pageOf([sheet.station]),
@@ -24,6 +24,7 @@ function open(id: string): Written[] {
     '/api/machines': pageOf([sheet.machine]),
     '/api/runs': pageOf([{ ...sheet.run, status: 'kept', coffeeName: 'Saltmarsh', methodName: 'Balance walk' }]),
     '/api/runs/run/sheet': sheet,
+    ...more,
   });
   renderPage(<MethodPage />, { path: '/methods/:methodId', at: `/methods/${id}` });
   return written;
@@ -71,6 +72,27 @@ describe('a method', () => {
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.body).toMatchObject({ basedOn: 'one-lever', revision: 2 });
     expect(written[0]!.body.retiredAt).toMatch(/^20/);
+  });
+
+  it('of the shop’s own keeps what another tablet changed beside what was typed, figure by figure', async () => {
+    let stored = own;
+    const more = { '/api/methods': () => pageOf([stored]), [`PUT /api/methods/${own.id}`]: OVERTAKEN };
+    const written = open(own.id, more);
+    fireEvent.click(await screen.findByRole('button', { name: 'Edit' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Start dose, g'), { target: { value: '17' } });
+    const { method } = own;
+    const start = { ...method.start, ratio: 2.2 };
+    stored = { ...own, revision: 3, method: { ...method, start, locks: ['dose', 'yield'] } } as typeof own;
+    for (const tries of [1, 2]) {
+      fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+      await waitFor(() => expect(written).toHaveLength(tries));
+      await waitFor(() => expect(within(drawer).getByLabelText('Start ratio, 1 to')).toHaveValue('2.2'));
+    }
+    expect(written[1]!.body).toMatchObject({
+      revision: 3,
+      method: { start: { doseGrams: 17, ratio: 2.2 }, locks: ['dose', 'yield'] },
+    });
   });
 
   it('says so where there is none', async () => {

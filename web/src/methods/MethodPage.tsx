@@ -43,7 +43,7 @@ export function MethodPage() {
 }
 
 function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null }) {
-  const [editing, setEditing] = useState<{ id: string; row: OwnMethodView | null } | null>(null);
+  const [editing, setEditing] = useState<{ id: string; isNew: boolean } | null>(null);
   const [put, { error }] = usePutOwnMethodMutation();
   const navigate = useNavigate();
   const unit = useTemperatureUnit();
@@ -67,9 +67,9 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
           </p>
         </div>
         <div className={styles.buttons}>
-          {row && <Button onClick={() => setEditing({ id: row.id, row })}>Edit</Button>}
+          {row && <Button onClick={() => setEditing({ id: row.id, isNew: false })}>Edit</Button>}
           {row && <Button onClick={retire}>{row.retiredAt ? 'Use it again' : 'Retire it'}</Button>}
-          <Button type={row ? 'default' : 'primary'} onClick={() => setEditing({ id: v7(), row: null })}>
+          <Button type={row ? 'default' : 'primary'} onClick={() => setEditing({ id: v7(), isNew: true })}>
             Make our own of it
           </Button>
         </div>
@@ -107,7 +107,7 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
       </div>
       <MethodPreview method={method} />
       <MethodEditor
-        editing={editing}
+        editing={editing && { id: editing.id, row: editing.isNew ? null : row }}
         from={method}
         basedOn={basedOn}
         onClose={() => setEditing(null)}

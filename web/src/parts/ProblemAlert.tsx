@@ -1,6 +1,7 @@
 import { Alert } from 'antd';
 import { useEffect, useRef } from 'react';
 import { fieldInWords, problemOf, type FieldProblem } from '../app/problem';
+import styles from './ProblemAlert.module.css';
 
 /** Revisions are the house's own affair: people read what to do. */
 const LOAD_AGAIN = 'Load it again, then repeat your change.';
@@ -21,7 +22,7 @@ export function ProblemAlert({ error, overtaken = LOAD_AGAIN }: ProblemAlertProp
   if (error === undefined || error === null) return null;
   const { detail, errors } = problemOf(error);
   return (
-    <div ref={place}>
+    <div ref={place} className={styles.place}>
       <Alert
         type="error"
         showIcon

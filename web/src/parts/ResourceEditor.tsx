@@ -2,15 +2,19 @@ import { Button, Drawer, Form, type FormInstance } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { formErrors, problemOf } from '../app/problem';
 import { ProblemAlert } from './ProblemAlert';
+import { SAVE_ONCE_MORE, useFollowing } from './useFollowing';
+
+type Attempt = (write: () => Promise<unknown>) => Promise<void>;
 
 export interface ResourceEditorProps<F extends object> {
   title: string;
-  /** null = closed. */
+  /** What it begins with and, while it is open, what is stored; null = closed. */
   initial: Partial<F> | null;
   onClose: () => void;
   /** Writes; resolves with an error to be shown, or undefined. */
   onSave: (fields: F) => Promise<unknown>;
-  extra?: ReactNode;
+  /** Beside "Save": a button that writes something else, through `attempt`, and then closes or says what is wrong as saving does. */
+  extra?: (attempt: Attempt) => ReactNode;
   children: (form: FormInstance<F>) => ReactNode;
 }
 
@@ -34,9 +38,10 @@ function EditorForm<F extends object>({
   const [form] = Form.useForm<F>();
   const [error, setError] = useState<unknown>();
   const [saving, setSaving] = useState(false);
-  const save = async (fields: F): Promise<void> => {
+  useFollowing(form, initial);
+  const attempt: Attempt = async (write) => {
     setSaving(true);
-    const failed = await onSave(fields);
+    const failed = await write();
     setSaving(false);
     setError(failed);
     if (failed === undefined) return onClose();
@@ -44,15 +49,20 @@ function EditorForm<F extends object>({
   };
   return (
     <>
-      <ProblemAlert error={error} />
-      <Form form={form} layout="vertical" initialValues={initial as object} onFinish={(fields: F) => void save(fields)}>
+      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
+      <Form
+        form={form}
+        layout="vertical"
+        initialValues={initial as object}
+        onFinish={(fields: F) => void attempt(() => onSave(fields))}
+      >
         {children(form)}
         <div style={{ display: 'flex', gap: 10 }}>
           <Button type="primary" htmlType="submit" loading={saving}>
             Save
           </Button>
           <Button onClick={onClose}>Leave it</Button>
-          {extra}
+          {extra?.(attempt)}
         </div>
       </Form>
     </>

@@ -18,6 +18,7 @@ export interface EditedBag {
   id: string;
   coffeeId: string;
   coffeeName: string;
+  /** As it is stored now; null for a new one. */
   row: BagView | null;
   hint?: BagHint;
 }
@@ -85,7 +86,7 @@ function fieldsOf({ row, hint }: EditedBag): Partial<BagFields> {
   if (!row) {
     return {
       roastedOn: hint?.roastedOn ? dayjs(hint.roastedOn) : null,
-      openedOn: dayjs(),
+      openedOn: dayjs().startOf('day'),
       weightGrams: hint?.weightGrams ?? 1000,
       price: hint?.price ?? null,
     };

@@ -23,10 +23,11 @@ export type CoffeeFields = Omit<CoffeeDto, 'revision' | 'retiredAt'>;
 export type BagHint = Pick<LabelReading['fields'], 'roastedOn' | 'weightGrams' | 'price'>;
 
 export interface CoffeeEditorProps {
+  /** `row` as it is stored now; null for a new one. */
   editing: { id: string; row: CoffeeView | null } | null;
   onClose: () => void;
   /** After a new coffee was saved whose label told of its bag as well. */
-  onBag?: (coffeeId: string, hint: BagHint) => void;
+  onBag?: (coffee: { id: string; name: string }, hint: BagHint) => void;
 }
 
 const DRUNK_WORDS = { black: 'black', milk: 'with milk', long: 'long' } as const;
@@ -40,14 +41,14 @@ export function CoffeeEditor({ editing, onClose, onBag }: CoffeeEditorProps) {
     const { id } = editing!;
     const done = await putCoffee({ id, coffeeDto: { ...(row ? withoutRow(row) : {}), ...fields } });
     if ('error' in done) return done.error;
-    if (!row && Object.keys(hint).length > 0) onBag?.(id, hint);
+    if (!row && Object.keys(hint).length > 0) onBag?.({ id, name: fields.name }, hint);
     setHint({});
     return undefined;
   };
-  const retire = async (coffee: CoffeeView): Promise<void> => {
+  const retire = async (coffee: CoffeeView): Promise<unknown> => {
     const retiredAt = coffee.retiredAt ? null : new Date().toISOString();
-    await putCoffee({ id: coffee.id, coffeeDto: { ...withoutRow(coffee), retiredAt } });
-    onClose();
+    const done = await putCoffee({ id: coffee.id, coffeeDto: { ...withoutRow(coffee), retiredAt } });
+    return 'error' in done ? done.error : undefined;
   };
   return (
     <ResourceEditor<CoffeeFields>
@@ -55,8 +56,12 @@ export function CoffeeEditor({ editing, onClose, onBag }: CoffeeEditorProps) {
       initial={editing ? (row ?? { roast: 'medium', drunkAs: 'black', decaf: false }) : null}
       onClose={onClose}
       onSave={save}
-      extra={
-        row && <Button onClick={() => void retire(row)}>{row.retiredAt ? 'Serve it again' : 'No longer served'}</Button>
+      extra={(attempt) =>
+        row && (
+          <Button onClick={() => void attempt(() => retire(row))}>
+            {row.retiredAt ? 'Serve it again' : 'No longer served'}
+          </Button>
+        )
       }
     >
       {(form) => (

@@ -1,6 +1,6 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import dayjs from 'dayjs';
-import { fakeHouse, pageOf, renderPage, type Written } from '../../testing/house';
+import { fakeHouse, OVERTAKEN, pageOf, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
 import { CoffeePage } from './CoffeePage';
 
@@ -16,7 +16,7 @@ const learnedTaste = {
   shots: 9,
 };
 
-function open(bags: object[], change: object = {}): Written[] {
+function open(bags: object[], change: object = {}, more: Record<string, object> = {}): Written[] {
   const { written } = fakeHouse({
     '/api/coffees/coffee': { ...coffee, ...change },
     '/api/bags': pageOf(bags),
@@ -24,6 +24,7 @@ function open(bags: object[], change: object = {}): Written[] {
     '/api/stations': pageOf([station]),
     '/api/runs': pageOf([{ id: 'run' }]),
     '/api/start': { grind: 11.5, sd: 0.8, from: [] },
+    ...more,
   });
   renderPage(<CoffeePage />, { path: '/shelf/:coffeeId', at: '/shelf/coffee' });
   return written;
@@ -68,5 +69,32 @@ describe('one coffee', () => {
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.body).toMatchObject({ name: 'Saltmarsh', revision: 1 });
     expect(written[0]!.body).not.toHaveProperty('learnedTaste');
+  });
+
+  it('says so where it could not be taken off', async () => {
+    open([], {}, { 'PUT /api/coffees/coffee': OVERTAKEN });
+    fireEvent.click(await screen.findByRole('button', { name: 'Edit' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'No longer served' }));
+    expect(await screen.findByRole('alert')).toHaveTextContent('Someone else changed this in the meantime.');
+    expect(screen.getByRole('button', { name: 'No longer served' })).toBeInTheDocument();
+  });
+
+  it('corrects a bag as it stands now', async () => {
+    let stored: object = bag;
+    const written = open([], {}, { '/api/bags': () => pageOf([stored]), 'PUT /api/bags/bag': OVERTAKEN });
+    fireEvent.click((await screen.findAllByRole('button', { name: 'Edit' }))[1]!);
+    fireEvent.change(await screen.findByLabelText('Price, EUR'), { target: { value: '28' } });
+    stored = { ...bag, weightGrams: 250, roastedOn: '2026-03-04', revision: 4 };
+    for (const tries of [1, 2]) {
+      fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+      await waitFor(() => expect(written).toHaveLength(tries));
+      await waitFor(() => expect(screen.getByLabelText('Weight when full, g')).toHaveValue('250'));
+    }
+    expect(written[1]!.body).toMatchObject({
+      weightGrams: 250,
+      roastedOn: '2026-03-04',
+      priceCents: 2800,
+      revision: 4,
+    });
   });
 });

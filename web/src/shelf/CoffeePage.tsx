@@ -38,7 +38,7 @@ export function CoffeePage() {
   const { data: shop } = useGetShopQuery();
   const { data: stations } = useListStationsQuery({ coffeeId, pageSize: 50 });
   const { data: runs } = useListRunsQuery({ coffeeId, pageSize: 1 });
-  const [editing, setEditing] = useState<CoffeeView | null>(null);
+  const [editing, setEditing] = useState(false);
   const [bag, setBag] = useState<EditedBag | null>(null);
   if (error) {
     return (
@@ -63,7 +63,7 @@ export function CoffeePage() {
           <p className="quiet">{factsOf(coffee).join(' · ')}</p>
         </div>
         <div className={styles.actions}>
-          <Button onClick={() => setEditing(coffee)}>Edit</Button>
+          <Button onClick={() => setEditing(true)}>Edit</Button>
           <Button type="primary" onClick={() => setBag(newBag)}>
             New bag
           </Button>
@@ -81,7 +81,7 @@ export function CoffeePage() {
                 key={state.bag.id}
                 state={state}
                 currency={currency}
-                onEdit={() => setBag({ ...newBag, id: state.bag.id, row: state.bag })}
+                onEdit={() => setBag({ ...newBag, id: state.bag.id })}
               />
             ))}
           </ul>
@@ -101,8 +101,12 @@ export function CoffeePage() {
           <StartsHere coffee={coffee} stations={stations?.items ?? []} />
         </section>
       </div>
-      <CoffeeEditor editing={editing ? { id: editing.id, row: editing } : null} onClose={() => setEditing(null)} />
-      <BagEditor editing={bag} currency={currency} onClose={() => setBag(null)} />
+      <CoffeeEditor editing={editing ? { id: coffee.id, row: coffee } : null} onClose={() => setEditing(false)} />
+      <BagEditor
+        editing={bag && { ...bag, row: bags.items.find(({ id }) => id === bag.id) ?? null }}
+        currency={currency}
+        onClose={() => setBag(null)}
+      />
     </div>
   );
 }

@@ -72,7 +72,7 @@ export function ShelfPage() {
       <CoffeeEditor
         editing={coffee}
         onClose={() => setCoffee(null)}
-        onBag={(coffeeId, hint) => setBag({ id: v7(), coffeeId, coffeeName: 'it', row: null, hint })}
+        onBag={({ id, name }, hint) => setBag({ id: v7(), coffeeId: id, coffeeName: name, row: null, hint })}
       />
       <BagEditor editing={bag} currency={currency} onClose={() => setBag(null)} />
     </div>

@@ -31,26 +31,24 @@ export interface EquipmentTabProps<V extends Row, F extends object> {
 /** One kind of equipment: a list, a drawer to enter it, retiring without losing history. */
 export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTabProps<V, F>) {
   const { what, intro, items, error, fresh, fieldsOf, write, describe, children } = props;
-  const [editing, setEditing] = useState<{ id: string; row: V | null } | null>(null);
-  const [refused, setRefused] = useState<unknown>();
+  const [editing, setEditing] = useState<{ id: string; isNew: boolean } | null>(null);
   if (error) return <ProblemAlert error={error} />;
   if (!items) return <Loading />;
+  // As it is stored now: another tablet may change it while it is open.
+  const edited = (editing && !editing.isNew && items.find(({ id }) => id === editing.id)) || null;
   const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});
-  const retire = async (row: V): Promise<void> => {
+  const retire = (row: V): Promise<unknown> => {
     const retiredAt = row.retiredAt ? null : new Date().toISOString();
-    const failed = await write(row.id, withoutRow(fieldsOf(row)) as F, { ...stored(row), retiredAt });
-    setRefused(failed);
-    setEditing(null);
+    return write(row.id, withoutRow(fieldsOf(row)) as F, { ...stored(row), retiredAt });
   };
   return (
     <>
       <div className={styles.head}>
         <p className="quiet">{intro}</p>
-        <Button type="primary" onClick={() => setEditing({ id: v7(), row: null })}>
+        <Button type="primary" onClick={() => setEditing({ id: v7(), isNew: true })}>
           Add a {what}
         </Button>
       </div>
-      <ProblemAlert error={refused} />
       <ul className={styles.list}>
         {items.map((row) => (
           <li key={row.id}>
@@ -59,21 +57,21 @@ export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTa
               {describe(row)}
               {row.retiredAt && <span className="quiet"> · retired</span>}
             </span>
-            <Button onClick={() => setEditing({ id: row.id, row })} aria-label={`Edit ${row.name}`}>
+            <Button onClick={() => setEditing({ id: row.id, isNew: false })} aria-label={`Edit ${row.name}`}>
               Edit
             </Button>
           </li>
         ))}
       </ul>
       <ResourceEditor<F>
-        title={editing?.row ? editing.row.name : `A new ${what}`}
-        initial={editing ? (editing.row ? fieldsOf(editing.row) : fresh) : null}
+        title={edited ? edited.name : `A new ${what}`}
+        initial={editing && (edited ? fieldsOf(edited) : fresh)}
         onClose={() => setEditing(null)}
-        onSave={(fields) => write(editing!.id, fields, stored(editing!.row))}
-        extra={
-          editing?.row && (
-            <Button onClick={() => void retire(editing.row!)}>
-              {editing.row.retiredAt ? 'Use it again' : 'Retire it'}
+        onSave={(fields) => write(editing!.id, fields, stored(edited))}
+        extra={(attempt) =>
+          edited && (
+            <Button onClick={() => void attempt(() => retire(edited))}>
+              {edited.retiredAt ? 'Use it again' : 'Retire it'}
             </Button>
           )
         }

@@ -1,17 +1,23 @@
 import { App, Button, Form, Input, Segmented } from 'antd';
-import { useGetShopQuery, usePutShopMutation, type ShopDto } from '../app/api';
+import { useGetShopQuery, usePutShopMutation, type ShopDto, type ShopView } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { SAVE_ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import styles from './EquipmentTab.module.css';
 
 export function ShopTab() {
   const { data: shop, error } = useGetShopQuery();
-  const [put, { isLoading, error: failed }] = usePutShopMutation();
-  const [form] = Form.useForm<ShopDto>();
-  const { message } = App.useApp();
   if (error) return <ProblemAlert error={error} />;
   if (!shop) return <Loading />;
+  return <ShopForm shop={shop} />;
+}
+
+function ShopForm({ shop }: { shop: ShopView }) {
+  const [put, { isLoading, error }] = usePutShopMutation();
+  const [form] = Form.useForm<ShopDto>();
+  const { message } = App.useApp();
+  useFollowing(form, shop);
   const save = async (fields: ShopDto): Promise<void> => {
     const done = await put({
       shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision },
@@ -21,7 +27,7 @@ export function ShopTab() {
   };
   return (
     <div className={styles.form}>
-      <ProblemAlert error={failed} />
+      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
       <Form form={form} layout="vertical" initialValues={shop} onFinish={(fields: ShopDto) => void save(fields)}>
         <Form.Item name="name" label="Name of the house" rules={[{ required: true, message: 'Give it a name' }]}>
           <Input maxLength={80} />

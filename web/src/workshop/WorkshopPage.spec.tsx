@@ -1,6 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { fakeHouse, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
+import { SAVE_ONCE_MORE } from '../parts/useFollowing';
 import { WorkshopPage } from './WorkshopPage';
 
 const { grinder, machine, basket, station, coffee } = sheetView();
@@ -73,6 +74,43 @@ describe('the workshop', () => {
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
     expect((await within(drawer).findAllByText(/is taken: choose another/)).length).toBeGreaterThan(0);
     expect(within(drawer).getByLabelText('Name')).toHaveValue('Twin');
+  });
+
+  it('follows another tablet that was faster, keeps what was typed, and saves over what stands', async () => {
+    let stored: object = taught;
+    const { written, replies } = fakeHouse({
+      '/api/grinders': () => pageOf([stored]),
+      'PUT /api/grinders/grinder': OVERTAKEN,
+    });
+    renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=grinders' });
+    fireEvent.click(await screen.findByRole('button', { name: 'Edit Lefty' }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Purge, g'), { target: { value: '15' } });
+    stored = { ...taught, name: 'Lefty the second', purgeGrams: 8, revision: 2 };
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    expect(await within(drawer).findByText(SAVE_ONCE_MORE)).toBeInTheDocument();
+    await waitFor(() => expect(within(drawer).getByLabelText('Name')).toHaveValue('Lefty the second'));
+    expect(within(drawer).getByLabelText('Purge, g')).toHaveValue('15');
+    delete replies['PUT /api/grinders/grinder'];
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]!.body).toMatchObject({ name: 'Lefty the second', purgeGrams: 15, revision: 2 });
+  });
+
+  it('does so for the house itself', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 };
+    let stored: object = shop;
+    const { written, replies } = fakeHouse({ '/api/shop': () => stored, 'PUT /api/shop': OVERTAKEN });
+    renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });
+    fireEvent.change(await screen.findByLabelText('Currency'), { target: { value: 'SEK' } });
+    stored = { ...shop, name: 'Lantern Quay', revision: 2 };
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(screen.getByLabelText('Name of the house')).toHaveValue('Lantern Quay'));
+    expect(screen.getByText(SAVE_ONCE_MORE)).toBeInTheDocument();
+    delete replies['PUT /api/shop'];
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]!.body).toMatchObject({ name: 'Lantern Quay', currency: 'SEK', revision: 2 });
   });
 
   it('sets a machine in °F where the shop reads it, and keeps °C', async () => {

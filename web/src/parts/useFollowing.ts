@@ -1,0 +1,36 @@
+import type { FormInstance } from 'antd';
+import { useEffect, useRef } from 'react';
+
+/** What a form says that follows: who was overtaken by another tablet has lost nothing. */
+export const SAVE_ONCE_MORE = 'What they wrote stands in the fields, beside what you typed. Save once more.';
+
+/**
+ * Keeps a form beside what is stored while it is open: a value that another tablet changes meanwhile comes into its field, and what was
+ * typed over stays. `stored` are the form's fields as they are kept now; fields that did not change there are left alone.
+ */
+export function useFollowing<F extends object>(form: FormInstance<F>, stored: Partial<F>): void {
+  const before = useRef(stored);
+  useEffect(() => {
+    const known = new Map(leavesOf(before.current).map(({ name, value }) => [name.join('.'), JSON.stringify(value)]));
+    before.current = stored;
+    const followed = leavesOf(stored).filter(
+      ({ name, value }) => known.get(name.join('.')) !== JSON.stringify(value) && !form.isFieldTouched(name as never),
+    );
+    if (followed.length > 0) form.setFields(followed as never);
+  }, [form, stored]);
+}
+
+interface Leaf {
+  name: string[];
+  value: unknown;
+}
+
+/** Fields inside fields are followed each by itself; lists and dates are one value. */
+function leavesOf(value: unknown, name: string[] = []): Leaf[] {
+  if (!isPlain(value)) return [{ name, value }];
+  return Object.entries(value).flatMap(([key, inner]) => leavesOf(inner, [...name, key]));
+}
+
+function isPlain(value: unknown): value is object {
+  return typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
+}
