@@ -73,7 +73,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
         <p className={styles.aim}>
           Grind <strong className="numeral">{plainNumber(aim.grind)}</strong> · {plainNumber(aim.doseGrams)} g in ·{' '}
           {plainNumber(aim.yieldGrams)} g out{heat}
-          {sheet.hasScale ? '' : ' · struck level'} · {target.timeSeconds.min}–{target.timeSeconds.max} s
+          {sheet.hasScale ? '' : ' · struck level'} · {target.timeSeconds.min}–{target.timeSeconds.max}&nbsp;s
         </p>
         {grindChanged && (
           <Checkbox checked={purged} onChange={(event) => setPurged(event.target.checked)}>
