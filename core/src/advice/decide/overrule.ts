@@ -34,11 +34,11 @@ export interface Overruled {
 
 /**
  * The rules of the craft hold for coffees in general. Once some shots have told of this one, and another way is likelier the wanted cup and
- * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet or holds the dose still; the
- * reasons say so.
+ * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet; the reasons say so.
  *
  * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
- * is mended by ratio or dose. No cup that is called off is led further off, and nothing swings further than the craft lets it.
+ * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back and the yield may follow it.
+ * No cup that is called off is led further off, and nothing swings further than the craft lets it.
  *
  * @returns null where the craft stands
  */
@@ -60,8 +60,10 @@ export function overrule(now: Situation, craft: Craft): Overruled | null {
 function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
+  const mayDose = plan.stage === 'window' && !locks.includes('yield');
   const isHeld = (lever: Lever): boolean =>
-    (lever !== 'dose' && locks.includes(lever)) || (lever === 'temperature' && !isOffInBalance(problem, evidence));
+    (locks.includes(lever) && !(lever === 'dose' && mayDose)) ||
+    (lever === 'temperature' && !isOffInBalance(problem, evidence));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
   );
