@@ -159,11 +159,21 @@ describe('a claim', () => {
     };
     const elsewhere = { ...right, grind: 16 };
     expect([7.5, 8].map((mark) => claims([right], mark))).toEqual([false, true]);
-    expect([7.5, 8].map((mark) => claims([elsewhere], mark))).toEqual([false, true]);
-    // A single such cup takes more belief than two do.
-    expect([0.7, 0.85].map((share) => claims([elsewhere], 8, share))).toEqual([false, true]);
     expect(claims([right], 8, 0.7)).toBe(true);
+    // A single such cup is confirmed, however gladly it was served.
+    expect([7.5, 8, 9].map((mark) => claims([elsewhere], mark))).toEqual([false, false, false]);
     expect(claims([right, right], 7.5)).toBe(true);
+  });
+
+  it('waits for another where a single cup ran beside the window, but not late', () => {
+    const claims = (before: AdviceRequest['shots'], timeSeconds: number) => {
+      const { problem, evidence } = after([...before, { ...right, timeSeconds }]);
+      return mayClaim(problem, evidence, believed(0.99));
+    };
+    const elsewhere = { ...right, grind: 16 };
+    const beside = everydayRequest().target.timeSeconds.max + 0.4;
+    expect([right.timeSeconds!, beside].map((time) => claims([elsewhere], time))).toEqual([true, false]);
+    expect(claims([elsewhere, elsewhere, elsewhere], beside)).toBe(true);
   });
 
   it.each([0, 1, 2])('waits for the method’s confirming shots: %d', (confirmShots) => {

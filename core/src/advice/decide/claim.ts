@@ -18,7 +18,7 @@ import { rightBy, type Outlook } from '../belief/particles';
 import { isLongDialIn, shotsDifferBy } from '../shots/inTime';
 import { DRY, type Pour } from '../belief/pour';
 import type { Problem } from '../belief/problem';
-import { tastesPlainlyOff, tastesRight } from '../shots/taste';
+import { tastesPlainlyOff } from '../shots/taste';
 
 /** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */
 const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
@@ -26,7 +26,7 @@ const FALSE_CLAIM_SHOTS = { atFirst: 13, lessEachShot: 0.9, least: 3 };
 export const CLAIM_AT_LEAST = 0.5;
 /** One cup alone may be luck: two in three. */
 const ONE_CUP_CLAIM_AT_LEAST = 0.65;
-/** The first shot that tells anything, or a single cup called off, only where that is very likely right: a practised hand would pull another. */
+/** The first shot that tells anything, only where that is very likely right: a practised hand would pull another. */
 const SURE = 0.8;
 /** What was served again and again is believed rather than the odds. */
 const KEPT_CLAIM_AT_LEAST = 0.2;
@@ -59,9 +59,10 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   // Taken together, too, though a bright cup is not held against a light roast.
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
-  // One shot on a grinder nobody knows is no evidence that the next will be like it; on another it must be as wanted in every word.
-  const isKnown = problem.request.grinder.logTimePerUnit != null;
-  if (isFirstToTell(problem) && !(isKnown && isSpotless(problem, newest))) return false;
+  // One shot on a grinder nobody knows is no evidence that the next will be like it.
+  if (isFirstToTell(problem) && problem.request.grinder.logTimePerUnit == null) return false;
+  // Who has one cup and something to say of it pulls another.
+  if (sound.length === 1 && !isLongDialIn(problem) && !isSpotless(problem, newest)) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
@@ -81,16 +82,13 @@ function isOut(problem: Problem, pour: Pour): boolean {
 
 /**
  * How likely right a card must be, for the evidence there is. Who calls cups wrong that were served three times, or two of three gladly,
- * doubts the belief and not the cups. Of a single cup a glad mark outweighs a word only where little doubt is left: else another shows which
- * was meant. In a long dial-in one cup is as good as two: good enough is enough.
+ * doubts the belief and not the cups. In a long dial-in one cup is as good as two: good enough is enough.
  */
 function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
   const isGlad = sound.length > PATIENCE && hasStoodTwice(problem, sound) && isGladlyTwice(problem, sound);
   if (isGlad || isServedAgain(problem, sound)) return KEPT_CLAIM_AT_LEAST;
-  const [only, ...more] = sound;
-  if (only === undefined || more.length > 0 || isLongDialIn(problem)) return CLAIM_AT_LEAST;
-  const isWordOff = !tastesRight(problem, [only]) && !isBright(problem, only);
-  return isFirstToTell(problem) || isWordOff ? SURE : ONE_CUP_CLAIM_AT_LEAST;
+  if (sound.length > 1 || isLongDialIn(problem)) return CLAIM_AT_LEAST;
+  return isFirstToTell(problem) ? SURE : ONE_CUP_CLAIM_AT_LEAST;
 }
 
 /** All before it were spoilt: nothing led to it. */
