@@ -37,8 +37,8 @@ export interface Overruled {
  * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet; the reasons say so.
  *
  * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
- * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back and the yield may follow it.
- * No cup that is called off is led further off, and nothing swings further than the craft lets it.
+ * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back. No cup that is called off is
+ * led further off, and nothing swings further than the craft lets it.
  *
  * @returns null where the craft stands
  */
@@ -60,9 +60,8 @@ export function overrule(now: Situation, craft: Craft): Overruled | null {
 function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
-  const mayDose = plan.stage === 'window' && !locks.includes('yield');
   const isHeld = (lever: Lever): boolean =>
-    (locks.includes(lever) && !(lever === 'dose' && mayDose)) ||
+    (locks.includes(lever) && !(lever === 'dose' && plan.stage === 'window')) ||
     (lever === 'temperature' && !isOffInBalance(problem, evidence));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
