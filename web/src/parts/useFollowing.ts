@@ -6,17 +6,19 @@ export const SAVE_ONCE_MORE = 'What they wrote stands in the fields, beside what
 
 /**
  * Keeps a form beside what is stored while it is open: a value that another tablet changes meanwhile comes into its field, and what was
- * typed over stays. `stored` are the form's fields as they are kept now; fields that did not change there are left alone.
+ * typed over stays until it is what is stored. `stored` are the form's fields as they are kept now; fields that did not change there are left
+ * alone.
  */
 export function useFollowing<F extends object>(form: FormInstance<F>, stored: Partial<F>): void {
   const before = useRef(stored);
   useEffect(() => {
     const known = new Map(leavesOf(before.current).map(({ name, value }) => [name.join('.'), JSON.stringify(value)]));
     before.current = stored;
-    const followed = leavesOf(stored).filter(
-      ({ name, value }) => known.get(name.join('.')) !== JSON.stringify(value) && !form.isFieldTouched(name as never),
-    );
-    if (followed.length > 0) form.setFields(followed as never);
+    const changed = leavesOf(stored).filter(({ name, value }) => known.get(name.join('.')) !== JSON.stringify(value));
+    const isTypedOver = ({ name, value }: Leaf): boolean =>
+      form.isFieldTouched(name as never) && JSON.stringify(form.getFieldValue(name as never)) !== JSON.stringify(value);
+    const followed = changed.filter((leaf) => !isTypedOver(leaf));
+    if (followed.length > 0) form.setFields(followed.map((leaf) => ({ ...leaf, touched: false })) as never);
   }, [form, stored]);
 }
 

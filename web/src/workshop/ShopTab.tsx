@@ -19,9 +19,9 @@ function ShopForm({ shop }: { shop: ShopView }) {
   const { message } = App.useApp();
   useFollowing(form, shop);
   const save = async (fields: ShopDto): Promise<void> => {
-    const done = await put({
-      shopDto: { ...fields, currency: fields.currency.toUpperCase(), revision: shop.revision },
-    });
+    const currency = fields.currency.toUpperCase();
+    form.setFieldsValue({ currency });
+    const done = await put({ shopDto: { ...fields, currency, revision: shop.revision } });
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
     else void message.success('Saved.');
   };

@@ -113,6 +113,24 @@ describe('the workshop', () => {
     expect(written[1]!.body).toMatchObject({ name: 'Lantern Quay', currency: 'SEK', revision: 2 });
   });
 
+  it('follows in a field that was typed in and saved, too', async () => {
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 };
+    let stored: object = shop;
+    const { written, replies } = fakeHouse({ '/api/shop': () => stored });
+    renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });
+    fireEvent.change(await screen.findByLabelText('Currency'), { target: { value: 'sek' } });
+    stored = { ...shop, currency: 'SEK', revision: 2 };
+    const save = screen.getByRole('button', { name: 'Save' });
+    fireEvent.click(save);
+    expect(await screen.findByText('Saved.')).toBeInTheDocument();
+    await waitFor(() => expect(screen.getByLabelText('Currency')).toHaveValue('SEK'));
+    replies['PUT /api/shop'] = OVERTAKEN;
+    stored = { ...shop, currency: 'NOK', revision: 3 };
+    fireEvent.click(save);
+    await waitFor(() => expect(screen.getByLabelText('Currency')).toHaveValue('NOK'));
+    expect(written.map(({ body }) => body.revision)).toEqual([1, 2]);
+  });
+
   it('sets a machine in °F where the shop reads it, and keeps °C', async () => {
     const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'F', revision: 1 };
     const written = open('machines', { '/api/shop': shop });
