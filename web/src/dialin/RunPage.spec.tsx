@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { fakeHouse, heartInPlace, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView, shotView } from '../../testing/sheet.fixture';
 import type { SheetShotView, SheetView } from '../app/api';
-import { SAVE_ONCE_MORE } from '../parts/useFollowing';
+import { ONCE_MORE } from '../parts/useFollowing';
 import { RunPage } from './RunPage';
 
 jest.mock('../worker/heart', () => ({ heart: () => heartInPlace, historianHeart: () => heartInPlace }));
@@ -241,7 +241,7 @@ describe('the run page', () => {
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
-    expect(await within(drawer).findByText(SAVE_ONCE_MORE)).toBeInTheDocument();
+    expect(await within(drawer).findByText(ONCE_MORE)).toBeInTheDocument();
     expect(within(drawer).getByLabelText('Note')).toHaveValue('stirred');
   });
 

@@ -15,7 +15,7 @@ import { dayAndTime, TIMER_WORDS } from '../parts/format';
 import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
-import { SAVE_ONCE_MORE, useFollowing } from '../parts/useFollowing';
+import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { storedShotDto } from './shotDto';
@@ -91,7 +91,7 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   };
   return (
     <>
-      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
+      <ProblemAlert error={error} overtaken={ONCE_MORE} />
       <Form form={form} layout="vertical" onFinish={save} initialValues={fieldsOf(shot)}>
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">

@@ -2,7 +2,7 @@ import { Button, Drawer, Form, type FormInstance } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { formErrors, problemOf } from '../app/problem';
 import { ProblemAlert } from './ProblemAlert';
-import { SAVE_ONCE_MORE, useFollowing } from './useFollowing';
+import { ONCE_MORE, useFollowing } from './useFollowing';
 
 type Attempt = (write: () => Promise<unknown>) => Promise<void>;
 
@@ -49,7 +49,7 @@ function EditorForm<F extends object>({
   };
   return (
     <>
-      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
+      <ProblemAlert error={error} overtaken={ONCE_MORE} />
       <Form
         form={form}
         layout="vertical"

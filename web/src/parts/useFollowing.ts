@@ -2,7 +2,7 @@ import type { FormInstance } from 'antd';
 import { useEffect, useRef } from 'react';
 
 /** What a form says that follows: who was overtaken by another tablet has lost nothing. */
-export const SAVE_ONCE_MORE = 'What they wrote stands in the fields, beside what you typed. Save once more.';
+export const ONCE_MORE = 'What they wrote stands in the fields, beside what you typed. Once more, and yours is saved.';
 
 /**
  * Keeps a form beside what is stored while it is open: a value that another tablet changes meanwhile comes into its field, and what was

@@ -3,7 +3,7 @@ import { useGetShopQuery, usePutShopMutation, type ShopDto, type ShopView } from
 import { formErrors, problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
-import { SAVE_ONCE_MORE, useFollowing } from '../parts/useFollowing';
+import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import styles from './EquipmentTab.module.css';
 
 export function ShopTab() {
@@ -27,7 +27,7 @@ function ShopForm({ shop }: { shop: ShopView }) {
   };
   return (
     <div className={styles.form}>
-      <ProblemAlert error={error} overtaken={SAVE_ONCE_MORE} />
+      <ProblemAlert error={error} overtaken={ONCE_MORE} />
       <Form form={form} layout="vertical" initialValues={shop} onFinish={(fields: ShopDto) => void save(fields)}>
         <Form.Item name="name" label="Name of the house" rules={[{ required: true, message: 'Give it a name' }]}>
           <Input maxLength={80} />

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
-import { SAVE_ONCE_MORE } from '../parts/useFollowing';
+import { ONCE_MORE } from '../parts/useFollowing';
 import { WorkshopPage } from './WorkshopPage';
 
 const { grinder, machine, basket, station, coffee } = sheetView();
@@ -88,7 +88,7 @@ describe('the workshop', () => {
     fireEvent.change(within(drawer).getByLabelText('Purge, g'), { target: { value: '15' } });
     stored = { ...taught, name: 'Lefty the second', purgeGrams: 8, revision: 2 };
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
-    expect(await within(drawer).findByText(SAVE_ONCE_MORE)).toBeInTheDocument();
+    expect(await within(drawer).findByText(ONCE_MORE)).toBeInTheDocument();
     await waitFor(() => expect(within(drawer).getByLabelText('Name')).toHaveValue('Lefty the second'));
     expect(within(drawer).getByLabelText('Purge, g')).toHaveValue('15');
     delete replies['PUT /api/grinders/grinder'];
@@ -106,7 +106,7 @@ describe('the workshop', () => {
     stored = { ...shop, name: 'Lantern Quay', revision: 2 };
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.getByLabelText('Name of the house')).toHaveValue('Lantern Quay'));
-    expect(screen.getByText(SAVE_ONCE_MORE)).toBeInTheDocument();
+    expect(screen.getByText(ONCE_MORE)).toBeInTheDocument();
     delete replies['PUT /api/shop'];
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(written).toHaveLength(2));

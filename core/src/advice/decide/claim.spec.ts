@@ -174,6 +174,14 @@ describe('a claim', () => {
     const beside = everydayRequest().target.timeSeconds.max + 0.4;
     expect([right.timeSeconds!, beside].map((time) => claims([elsewhere], time))).toEqual([true, false]);
     expect(claims([elsewhere, elsewhere, elsewhere], beside)).toBe(true);
+    // Where all before it were spoilt nothing led there, however long it took.
+    const spoilt = { ...elsewhere, seen: ['spurts' as const] };
+    const isKnown = { grinder: { ...everydayRequest().grinder, logTimePerUnit: { mean: 0.08, sd: 0.01, shots: 40 } } };
+    const afterSpoilt = [right.timeSeconds!, beside].map((timeSeconds) => {
+      const { problem, evidence } = after([spoilt, spoilt, spoilt, { ...right, timeSeconds }], isKnown);
+      return mayClaim(problem, evidence, believed(0.99));
+    });
+    expect(afterSpoilt).toEqual([true, false]);
   });
 
   it.each([0, 1, 2])('waits for the method’s confirming shots: %d', (confirmShots) => {

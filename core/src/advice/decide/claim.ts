@@ -60,9 +60,11 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const dull = sound.filter((pour) => !isBright(problem, pour));
   if (tastesPlainlyOff(problem, dull)) return false;
   // One shot on a grinder nobody knows is no evidence that the next will be like it.
-  if (isFirstToTell(problem) && problem.request.grinder.logTimePerUnit == null) return false;
-  // Who has one cup and something to say of it pulls another.
-  if (sound.length === 1 && !isLongDialIn(problem) && !isSpotless(problem, newest)) return false;
+  const isFirst = isFirstToTell(problem);
+  if (isFirst && problem.request.grinder.logTimePerUnit == null) return false;
+  // Who has one cup and something to say of it pulls another; late only where nothing else was ever in the cup.
+  const isAlone = isFirst || (sound.length === 1 && !isLongDialIn(problem));
+  if (isAlone && !isSpotless(problem, newest)) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
   if (sound.length === 1 && missedRecipe(newest)) return false;
   if (sound.length <= problem.method.confirmShots) return false;
