@@ -9,6 +9,7 @@ describe('confirming', () => {
     return isToConfirm(problem, evidence, believed(share));
   };
 
+  const elsewhere = { ...sour, grind: right.grind! + 3 };
   const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, body: 0.5, overall } });
 
   it('pulls again what poured and tasted right, if it is believed in', () => {
@@ -24,14 +25,21 @@ describe('confirming', () => {
   });
 
   it('does so on less of a cup nobody would turn, and not of one that leans and was marked lower', () => {
-    const said = (balance: number, body: number, overall: number | null) =>
-      confirms([{ ...right, taste: { balance, body, overall } }], 0.4);
-    // Called as wanted in both words: none says which way to turn. Half a point of body: passable is enough. Of balance: only a
-    // delight, or a cup that nobody marked.
+    const said = (
+      balance: number,
+      body: number,
+      overall: number | null,
+      before: AdviceRequest['shots'] = [elsewhere],
+    ) => confirms([...before, { ...right, taste: { balance, body, overall } }], 0.4);
+    // Called as wanted in both words: none says which way to turn. Half a point of body: passable is enough. Of balance: gladly
+    // served, or a cup that nobody marked.
     expect([said(0, 0, 5), said(0, 0.5, 6.5), said(0, 0.5, 6)]).toEqual([true, true, false]);
-    expect([said(-0.5, 0, 9), said(-0.5, 0.5, null)]).toEqual([true, true]);
-    expect([said(-0.5, 0, 8.5), said(0.5, 0, 7)]).toEqual([false, false]);
+    expect([said(-0.5, 0, 8), said(-0.5, 0.5, null)]).toEqual([true, true]);
+    expect([said(-0.5, 0, 7.5), said(0.5, 0, 7)]).toEqual([false, false]);
     expect([said(0, 1, 9), said(0, -1, null)]).toEqual([false, false]);
+    // The first that tells anything: one to serve is enough.
+    const spoilt: AdviceRequest['shots'] = [{ ...elsewhere, seen: ['spurts', 'puck-crater'] }];
+    expect([said(-0.5, 0, 7, []), said(0.5, 0, 7, spoilt), said(0.5, 0, 6.5, [])]).toEqual([true, true, false]);
     // Gladly served from a shot that strayed: noise explains both.
     const strayed = { ...right, timeSeconds: 34, taste: { balance: 0.5, body: 0.5, overall: 8 } };
     expect(confirms([strayed], 0.4)).toBe(true);

@@ -1,7 +1,6 @@
 import type { Choice } from '../lookahead/choice';
-import { CLAIM_AT_LEAST } from './claim';
+import { CLAIM_AT_LEAST, isFirstToTell } from './claim';
 import {
-  DELIGHT,
   forgivenTo,
   GLADLY,
   isBright,
@@ -11,6 +10,7 @@ import {
   isServedAgain,
   isServedGladly,
   isUnnamed,
+  LIKED,
   PASSABLE,
   PATIENCE,
   readsRight,
@@ -132,14 +132,14 @@ function patienceOf(problem: Problem, sound: readonly Pour[]): number {
 
 /**
  * Nobody would turn anything for this cup: called as wanted on both scales, so that no word says which way; even and passable; or off by
- * no more than the smallest word and a delight, or gladly served from a shot that strayed from the window, where noise explains
- * both. One that nobody marked is taken at its words; one that leans and was marked lower may be mended as well as confirmed.
+ * no more than the smallest word and gladly served, or the first that tells anything and one to serve, where noise explains the word, and
+ * the window it strayed from, if it did. One that nobody marked is taken at its words; a later one that leans and was marked lower may be
+ * mended as well as confirmed.
  */
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
   if (isBright(problem, pour) || TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, 0))) return true;
-  const mark = pour.marks.overall ?? DELIGHT.mark;
-  const outweighsWord = mark >= DELIGHT.mark || (mark >= GLADLY && !isInTime(problem, pour));
-  const mayLean = outweighsWord ? SMALLEST_WORD : 0;
+  const mark = pour.marks.overall ?? GLADLY;
+  const mayLean = mark >= (isFirstToTell(problem) ? LIKED : GLADLY) ? SMALLEST_WORD : 0;
   return (
     mark >= PASSABLE &&
     isWithin(problem, [pour], 'balance', mayLean) &&

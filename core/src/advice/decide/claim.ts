@@ -94,7 +94,7 @@ function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
 }
 
 /** All before it were spoilt: nothing led to it. */
-function isFirstToTell({ pours }: Problem): boolean {
+export function isFirstToTell({ pours }: Problem): boolean {
   return pours.filter(({ sound }) => sound).length === 1;
 }
 

@@ -51,6 +51,20 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' || a.settings.grind === 10.5,
   },
   {
+    name: 'a hint of sour in a first cup to serve, at the edge of the window: confirmed before anything is turned',
+    ask: { ...strange, target: walk.target, shots: [shot(27, tasting(-0.5, 0, { overall: 7.5 }), { grind: 17 })] },
+    expect: does('repeat'),
+  },
+  {
+    name: 'a hint of sour in a cup gladly served, from the middle of the window, after one that was sour: confirmed first',
+    ask: {
+      ...strange,
+      target: walk.target,
+      shots: [shot(22.9, tasting(-2, -1, { overall: 5 })), shot(28.8, tasting(-0.5, 0, { overall: 8 }), { grind: 12 })],
+    },
+    expect: does('repeat'),
+  },
+  {
     name: 'bitter by a point and marked six: that is mended',
     ask: { ...walk, shots: [shot(31.5, cup(1, 0.5, 6))] },
     expect: does('change'),
