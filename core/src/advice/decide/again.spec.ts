@@ -9,6 +9,7 @@ describe('confirming', () => {
     return isToConfirm(problem, evidence, believed(share));
   };
 
+  const even = (overall: number) => ({ ...right, taste: { ...right.taste, overall } });
   const elsewhere = { ...sour, grind: right.grind! + 3 };
   const marked = (overall: number) => ({ ...right, taste: { ...right.taste!, body: 0.5, overall } });
 
@@ -20,8 +21,8 @@ describe('confirming', () => {
   it('pulls again what one would serve, or nobody marked, on less', () => {
     expect(confirms([marked(7)], 0.55)).toBe(true);
     expect(confirms([right], 0.55)).toBe(true);
-    expect(confirms([marked(9)], 0.3)).toBe(true);
-    expect(confirms([marked(9)], 0.2)).toBe(false);
+    expect(confirms([even(7.5)], 0.3)).toBe(true);
+    expect(confirms([even(7.5)], 0.2)).toBe(false);
   });
 
   it('does so on less of a cup nobody would turn, and not of one that leans and was marked lower', () => {
@@ -60,8 +61,22 @@ describe('confirming', () => {
 
   it('is worth a third pull where each cup was liked: a liked cup is not moved on a suspicion', () => {
     expect([1, 2, 3].map((count) => confirms(Array(count).fill(right), 0.3))).toEqual([true, true, false]);
-    expect(confirms([right, right], 0.2)).toBe(false);
+    expect([1, 2].map((count) => confirms(Array(count).fill(even(7.5)), 0.2))).toEqual([false, false]);
     expect(confirms([sour, right], 0.3)).toBe(false);
+  });
+
+  it('pulls a cup again that was gladly served each time and called off by a hint at most, whatever is believed, but not for ever', () => {
+    const hint = { ...right, taste: { balance: -0.5, body: 0, overall: 9 } };
+    const sourish = { ...right, taste: { balance: -1, body: 0, overall: 8.5 } };
+    expect([[hint], [sourish, hint], [hint, hint, hint]].map((shots) => confirms(shots, 0.1))).toEqual([
+      true,
+      true,
+      false,
+    ]);
+    // The newest says more than a hint, or one was not gladly served, or ran beside the window.
+    expect([[sourish], [even(7.5), hint], [{ ...hint, timeSeconds: 33 }]].map((shots) => confirms(shots, 0.1))).toEqual(
+      [false, false, false],
+    );
   });
 
   it('believes a mark of eight beside a word that noise may have put there, and neither a lesser mark nor a plain word', () => {

@@ -4,6 +4,7 @@ import {
   forgivenTo,
   GLADLY,
   isBright,
+  isGladEachTime,
   isGladlyTwice,
   isLiked,
   isServed,
@@ -112,6 +113,7 @@ export function isWorthRepeating(problem: Problem, { last, sound }: Evidence, he
 export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   const { last, sound } = evidence;
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
+  if (isGladEachTime(problem, sound)) return true;
   const mark = last.marks.overall;
   const isLeft = isLeftAlone(problem, last) || isGladlyTwice(problem, sound);
   const enough = isLeft ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
@@ -121,13 +123,17 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }
 
-/** Served each time, gladly the last time, or liked outside the range a school tolerates where time is an outcome: it takes one more to call it. */
+/**
+ * Served each time, gladly the last time or every time, or liked outside the range a school tolerates where time is an outcome: it takes
+ * one more to call it.
+ */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
   const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
   const newest = sound.at(-1);
   const isGladly = newest !== undefined && isServedGladly(problem, newest) && readsRight(problem, newest);
   const isServedSoFar = isGladly || sound.every((pour) => isServed(problem, pour));
-  return isOpen || (isServedSoFar && tastesRightTogether(problem, sound)) ? PATIENCE + 1 : PATIENCE;
+  const isWorthOneMore = isServedSoFar && tastesRightTogether(problem, sound);
+  return isOpen || isWorthOneMore || isGladEachTime(problem, sound) ? PATIENCE + 1 : PATIENCE;
 }
 
 /**

@@ -110,6 +110,12 @@ export function isSpotless(problem: Problem, pour: Pour): boolean {
   return isOnTime && TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, SMALLEST_WORD));
 }
 
+/** Gladly served each time, and spotless the last time: whatever is believed of these settings, nobody turns anything for such a cup. */
+export function isGladEachTime(problem: Problem, sound: readonly Pour[]): boolean {
+  const newest = sound.at(-1);
+  return newest !== undefined && isSpotless(problem, newest) && sound.every((pour) => isServedGladly(problem, pour));
+}
+
 /** The time is right, the cup was marked low, and nobody said whether sour or bitter, thin or heavy: no lever can be chosen by that. */
 export function isUnnamed(problem: Problem, { last, sameSettings }: Evidence): boolean {
   const isNamed = sameSettings.some(({ taste }) => taste?.balance != null || taste?.body != null);

@@ -51,6 +51,18 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'repeat' || a.settings.grind === 10.5,
   },
   {
+    name: 'eight and a half, and then nine, in the window: a point of bitter and a hint of it turn no lever',
+    ask: {
+      ...strange,
+      target: { ...walk.target, timeSeconds: { min: 21, max: 27 }, timer: 'first-drip' },
+      shots: [shot(25.2, cup(1, -0.5, 8.5)), shot(24.8, cup(0.5, 0, 9))].map((one) => ({
+        ...one,
+        timer: 'first-drip' as const,
+      })),
+    },
+    expect: does('repeat'),
+  },
+  {
     name: 'a hint of sour in a first cup to serve, at the edge of the window: confirmed before anything is turned',
     ask: { ...strange, target: walk.target, shots: [shot(27, tasting(-0.5, 0, { overall: 7.5 }), { grind: 17 })] },
     expect: does('repeat'),
