@@ -86,6 +86,21 @@ describe('in a long dial-in', () => {
     expect(expected.asWanted).toBeGreaterThan(alternatives[0]!.expect.asWanted + 0.2);
   });
 
+  it('is heard from the third shot on, though not for heat', () => {
+    const short = [
+      poured({ grind: 17 }, 22, [-1, 0, 5, 6]),
+      poured({ grind: 14 }, 27, [0.5, 0, 5, 6]),
+      poured({ grind: 14 }, 26.6, [0.5, 0, 5, 6]),
+    ];
+    const advice = ask(short, 0.5);
+    expect(codes(advice)).toContain('overruled');
+    expect(changes(advice)).toEqual([['grind', 14, 13.5]]);
+    expect(codes(ask(short.slice(0, 2), 0.5))).not.toContain('overruled');
+    // Three shots of the bitter ones: cooler would be likelier, and waits.
+    const cooler = ask(bitter.slice(0, 3), 0.5);
+    expect(changes(cooler)[0]![0]).toBe('grind');
+  });
+
   it('after fewer shots, or before any lever was turned, the rules of the craft stand', () => {
     for (const shots of [bitter.slice(0, 3), thin.slice(0, 3), Array.from({ length: 5 }, () => thin[0]!)]) {
       expect(codes(ask(shots, 0.5))).not.toContain('overruled');

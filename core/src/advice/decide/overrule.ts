@@ -11,6 +11,8 @@ import type { Evidence } from '../shots/evidence';
 import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';
 
+/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat waits for a long dial-in. */
+const HEARD_FROM_SHOTS = 3;
 /** What another way must save, in shots. */
 const MUST_SAVE_SHOTS = 0.3;
 const SHORTLIST = 8;
@@ -45,7 +47,7 @@ export interface Overruled {
 export function overrule(now: Situation, craft: Craft): Overruled | null {
   const { still } = now;
   const { chosen, plan } = craft;
-  if (!isLongDialIn(now.problem) || plan.stage === 'tight') return null;
+  if (!isLongDialIn(now.problem, HEARD_FROM_SHOTS) || plan.stage === 'tight') return null;
   const candidates = waysHeard(now, craft);
   const shortlist = byPromise(candidates).slice(0, SHORTLIST);
   const byRule = chosen.move.lever === null ? still : chosen;
@@ -62,7 +64,7 @@ function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves 
   const { locks } = problem.method;
   const isHeld = (lever: Lever): boolean =>
     (locks.includes(lever) && !(lever === 'dose' && plan.stage === 'window')) ||
-    (lever === 'temperature' && !isOffInBalance(problem, evidence));
+    (lever === 'temperature' && !(isLongDialIn(problem) && isOffInBalance(problem, evidence)));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
   );

@@ -32,8 +32,8 @@ export function sideOut(problem: Problem, pour: Pour): -1 | 0 | 1 {
 }
 
 /** A search, not a series: shots from before a drift tell nothing any more, and one setting poured often is no search. */
-export function isLongDialIn({ pours }: Pick<Problem, 'pours'>): boolean {
+export function isLongDialIn({ pours }: Pick<Problem, 'pours'>, fromShots = LONG_DIAL_IN_SHOTS): boolean {
   const telling = pours.filter(({ stale }) => !stale);
   const isSearch = telling.some(({ planned }) => changesBetween(planned, telling[0]!.planned).length > 0);
-  return isSearch && telling.length >= LONG_DIAL_IN_SHOTS;
+  return isSearch && telling.length >= fromShots;
 }

@@ -21,7 +21,7 @@ describe('the reasons for a move', () => {
     expect(why(...thinner, cup(28.5, 29.4, 0, -1.5, 7.5))).toEqual(['first-of-two']);
     // A word that is believed to be noise more likely than not.
     expect(why(everydayShot({ timeSeconds: 29, taste: { balance: 0, body: -1.5 } }))).toEqual(['least']);
-    const edge = [cup(17, 22, -1, 0, 6), cup(14, 27, 0.5, 0, 6), cup(14, 26.6, 0.5, 0, 6)];
+    const edge = [cup(14, 33, -0.5, 0, 6), cup(14, 32.7, -0.5, 0, 6)];
     expect(why(...edge)).toEqual(['on-edge']);
   });
 
