@@ -241,6 +241,22 @@ describe('good enough', () => {
     expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.55)).toBe(true);
   });
 
+  it('is not what leaned to the same side each time and was not gladly served, unless it is well believed in', () => {
+    const leaning = (balance: number, overall: number) => {
+      const cup = { ...right, taste: { balance, body: 0, dryness: 0, sweetness: 7, overall } };
+      return (other: number, share: number): boolean => {
+        const { problem, evidence } = after([{ ...cup, taste: { ...cup.taste, balance: other } }, cup]);
+        return isGoodEnough(problem, evidence, believed(share));
+      };
+    };
+    for (const side of [-0.5, 0.5]) {
+      const cups = leaning(side, 7.5);
+      expect([cups(side, 0.7), cups(side, 0.8)]).toEqual([false, true]);
+      // Even once, or to the one side and the other: that is the tongue.
+      expect([cups(0, 0.55), cups(-side, 0.55), leaning(side, 8)(side, 0.55)]).toEqual([true, true, true]);
+    }
+  });
+
   it('does not ask for a clock where time is an outcome', () => {
     const open = (timeSeconds: number | null) => {
       const cup = { ...right, timeSeconds };

@@ -9,6 +9,7 @@ import {
   isServedAgain,
   isSpotless,
   isToMend,
+  leansAlike,
   PASSABLE,
   PATIENCE,
   readsRight,
@@ -99,12 +100,13 @@ export function isFirstToTell({ pours }: Problem): boolean {
 }
 
 /**
- * Confirmed, and not believed wrong; or right every time, though marked lower, and well believed in; or served three times: to turn
- * anything for the last tenths would be fiddling. Good enough is enough.
+ * Confirmed, and not believed wrong; or right every time, though marked lower or leaning to one side, and well believed in; or served three
+ * times: to turn anything for the last tenths would be fiddling. Good enough is enough.
  */
 export function isGoodEnough(problem: Problem, { sound }: Evidence, here: Outlook): boolean {
   if (isServedAgain(problem, sound)) return true;
-  if (hasStoodTwice(problem, sound) && rightBy(problem, here) >= claimAtLeast(problem, sound)) return true;
+  const isConfirmed = hasStoodTwice(problem, sound) && !leansAlike(problem, sound);
+  if (isConfirmed && rightBy(problem, here) >= claimAtLeast(problem, sound)) return true;
   if (sound.length < PATIENCE || !sound.every((pour) => readsRight(problem, pour))) return false;
   if (here.goodShare >= GOOD_ENOUGH) return true;
   return sound.length > PATIENCE && rightBy(problem, here) >= GOOD_ENOUGH;

@@ -160,6 +160,15 @@ export function isGladlyTwice(problem: Problem, sound: readonly Pour[]): boolean
   return sound.filter(isGlad).length >= 2 && isGlad(sound.at(-1)!);
 }
 
+/** Right, but called off to the same side of the balance every time, and not gladly served: that is hardly the tongue. */
+export function leansAlike(problem: Problem, sound: readonly Pour[]): boolean {
+  const right = sound.filter((pour) => readsRight(problem, pour) && !isBright(problem, pour));
+  const isUnmarked = right.at(-1)?.marks.overall == null;
+  if (right.length < 2 || isUnmarked || isGladlyTwice(problem, sound)) return false;
+  const misses = right.map((pour) => tastedMiss(problem, [pour], 'balance') ?? 0);
+  return misses.every((miss) => miss >= SMALLEST_WORD) || misses.every((miss) => miss <= -SMALLEST_WORD);
+}
+
 /**
  * More often than patience asks for a cup one would serve: right together and the last time, and never plainly off but for one
  * in four. A tongue of ±0.4 may well put one of three right cups a point off.
