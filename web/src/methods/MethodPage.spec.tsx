@@ -74,6 +74,20 @@ describe('a method', () => {
     expect(written[0]!.body.retiredAt).toMatch(/^20/);
   });
 
+  it('of the shop’s own that another tablet changed is loaded by the refusal: the next tap retires it as it stands', async () => {
+    let stored = own;
+    const more = { '/api/methods': () => pageOf([stored]), [`PUT /api/methods/${own.id}`]: OVERTAKEN };
+    const written = open(own.id, more);
+    const retire = await screen.findByRole('button', { name: 'Retire it' });
+    stored = { ...own, revision: 3, name: 'Pier rule', method: { ...own.method, name: 'Pier rule' } };
+    fireEvent.click(retire);
+    expect(await screen.findByText(/What stands now has been loaded/)).toBeInTheDocument();
+    expect(await screen.findByRole('heading', { name: 'Pier rule' })).toBeInTheDocument();
+    fireEvent.click(retire);
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]!.body).toMatchObject({ name: 'Pier rule', revision: 3 });
+  });
+
   it('of the shop’s own keeps what another tablet changed beside what was typed, figure by figure', async () => {
     let stored = own;
     const more = { '/api/methods': () => pageOf([stored]), [`PUT /api/methods/${own.id}`]: OVERTAKEN };

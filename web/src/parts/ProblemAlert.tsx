@@ -3,8 +3,8 @@ import { useEffect, useRef } from 'react';
 import { fieldInWords, problemOf, type FieldProblem } from '../app/problem';
 import styles from './ProblemAlert.module.css';
 
-/** Revisions are the house's own affair: people read what to do. */
-const LOAD_AGAIN = 'Load it again, then repeat your change.';
+/** Revisions are the house's own affair: people read what to do. A refused write loads what it was about anew. */
+const LOADED_AGAIN = 'What stands now has been loaded: have a look, then repeat your change.';
 
 export interface ProblemAlertProps {
   error: unknown;
@@ -13,7 +13,7 @@ export interface ProblemAlertProps {
 }
 
 /** A failed request in words, with its fields; renders nothing without one. */
-export function ProblemAlert({ error, overtaken = LOAD_AGAIN }: ProblemAlertProps) {
+export function ProblemAlert({ error, overtaken = LOADED_AGAIN }: ProblemAlertProps) {
   const place = useRef<HTMLDivElement>(null);
   // The button that failed may be far below it, in a drawer of its own.
   useEffect(() => {
