@@ -89,7 +89,9 @@ describe('problems of the server', () => {
     const errors = [{ path: 'revision', message: 'is 3, but this was changed since (now 4)' }];
     render(<ProblemAlert error={{ status: 409, data: { detail: 'Someone else changed this shot.', errors } }} />);
     expect(screen.getByText('Someone else changed this shot.')).toBeInTheDocument();
-    expect(screen.getByText('What stands now has been loaded: have a look, then repeat your change.')).toBeInTheDocument();
+    expect(
+      screen.getByText('What stands now has been loaded: have a look, then repeat your change.'),
+    ).toBeInTheDocument();
   });
 
   it.each([
