@@ -101,6 +101,14 @@ describe('in a long dial-in', () => {
     expect(changes(cooler)[0]![0]).toBe('grind');
   });
 
+  it('a dose that the school holds still brings a time back only late', () => {
+    const search = [poured({ grind: 16 }, 22, [-2, -0.5, 5, 4]), poured({ grind: 14 }, 26.2, [0, 0, 8, 9])];
+    const short = [...search, poured({ grind: 14 }, 26.3, [0, 0, 8, 9])];
+    expect(changes(ask(short, 0.5))).toEqual([['grind', 14, 13.5]]);
+    const late = ask([poured({ grind: 17 }, 20, [-2.5, -0.5, 4, 4]), ...short], 0.5);
+    expect(changes(late).map(([variable]) => variable)).toEqual(['doseGrams', 'yieldGrams']);
+  });
+
   it('after fewer shots, or before any lever was turned, the rules of the craft stand', () => {
     for (const shots of [bitter.slice(0, 3), thin.slice(0, 3), Array.from({ length: 5 }, () => thin[0]!)]) {
       expect(codes(ask(shots, 0.5))).not.toContain('overruled');

@@ -11,7 +11,7 @@ import type { Evidence } from '../shots/evidence';
 import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';
 
-/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat waits for a long dial-in. */
+/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat, and what a school holds, wait for a long dial-in. */
 const HEARD_FROM_SHOTS = 3;
 /** What another way must save, in shots. */
 const MUST_SAVE_SHOTS = 0.3;
@@ -39,8 +39,8 @@ export interface Overruled {
  * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet; the reasons say so.
  *
  * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
- * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back. No cup that is called off is
- * led further off, and nothing swings further than the craft lets it.
+ * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back late. No cup that is called
+ * off is led further off, and nothing swings further than the craft lets it.
  *
  * @returns null where the craft stands
  */
@@ -62,9 +62,10 @@ export function overrule(now: Situation, craft: Craft): Overruled | null {
 function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves }: Craft): Choice[] {
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
+  const isLong = isLongDialIn(problem);
   const isHeld = (lever: Lever): boolean =>
-    (locks.includes(lever) && !(lever === 'dose' && plan.stage === 'window')) ||
-    (lever === 'temperature' && !(isLongDialIn(problem) && isOffInBalance(problem, evidence)));
+    (locks.includes(lever) && !(isLong && lever === 'dose' && plan.stage === 'window')) ||
+    (lever === 'temperature' && !(isLong && isOffInBalance(problem, evidence)));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
   );
