@@ -1,5 +1,7 @@
 import { after, believed, everydayRequest, RIGHT_SHOT as right, SOUR_SHOT as sour } from '../advice.fixture';
-import { isToConfirm } from './again';
+import { isToConfirm, isWorthMending } from './again';
+import type { Choice } from '../lookahead/choice';
+import type { Lever } from '../../method/Method';
 import { isGoodEnough } from './claim';
 import type { AdviceRequest } from '../contract/request';
 
@@ -94,6 +96,48 @@ describe('confirming', () => {
     ];
     expect([33, 34, 34.1].map((seconds) => confirms(late(seconds, 8.5), 0.4))).toEqual([true, true, false]);
     expect(confirms(late(33, 7), 0.4)).toBe(false);
+  });
+});
+
+describe('mending a cup that leans, instead of confirming it', () => {
+  const choice = (lever: Lever | null, balance: number, share: number) =>
+    ({ move: { lever }, outlook: { ...believed(share), balance: [balance] } }) as unknown as Choice;
+  const still = choice(null, -0.4, 0.4);
+  const sourer = { ...sour, grind: 18, timeSeconds: 22 };
+  const called = (balance: number, overall: number | null) => ({ ...right, taste: { balance, body: 0, overall } });
+  const mends = (shots: AdviceRequest['shots'], share: number, balance = -0.1, lever: Lever | null = 'grind') => {
+    const { problem, evidence } = after(shots);
+    return isWorthMending(problem, evidence, still, choice(lever, balance, share));
+  };
+
+  it('pays where that promises much more, and more still beside a cup gladly served', () => {
+    const shares = [0.45, 0.55, 0.75];
+    expect(shares.map((share) => mends([sourer, called(-0.5, 7.5)], share))).toEqual([false, true, true]);
+    expect(shares.map((share) => mends([sourer, called(-0.5, 8)], share))).toEqual([false, false, true]);
+    // The second time here a tenth is enough, unless both were gladly served.
+    expect(mends([sourer, called(-0.5, 7), called(-0.5, 8)], 0.55)).toBe(true);
+    expect(mends([sourer, called(-0.5, 8), called(-0.5, 8)], 0.95)).toBe(false);
+  });
+
+  it('does not where the cup is even, or would be led further the way it leans, or nothing is turned', () => {
+    expect(mends([sourer, called(0, 7.5)], 0.75)).toBe(false);
+    expect(mends([sourer, called(0.5, 7.5)], 0.75)).toBe(false);
+    expect(mends([sourer, called(-0.5, 7.5)], 0.75, -0.4, null)).toBe(false);
+  });
+
+  it('does not after the first cup that tells anything, nor one that nobody marked', () => {
+    expect(mends([called(-0.5, 7.5)], 0.95)).toBe(false);
+    expect(mends([{ ...sourer, seen: ['spurts', 'puck-crater'] }, called(-0.5, 7.5)], 0.95)).toBe(false);
+    expect(mends([sourer, called(-0.5, null)], 0.95)).toBe(false);
+  });
+
+  it('does not for a light roast’s acidity that sweetness balances', () => {
+    const bright = { ...right, taste: { balance: -0.5, body: 0, sweetness: 8, overall: 8 } };
+    const asked = (roast: 'light' | 'medium') => {
+      const { problem, evidence } = after([sourer, bright], { coffee: { roast } });
+      return isWorthMending(problem, evidence, still, choice('grind', -0.1, 0.95));
+    };
+    expect([asked('light'), asked('medium')]).toEqual([false, true]);
   });
 });
 

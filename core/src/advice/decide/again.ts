@@ -40,6 +40,12 @@ const WORTH_CONFIRMING = 0.6;
 /** The same of a cup that nobody would turn: it is not moved on a suspicion, unless a strong one. */
 const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
 
+/**
+ * A cup that leans to one side of the balance is mended instead of confirmed for settings believed in by so much more: whether it is right
+ * nobody knows yet, and the next shot tells that as well from where it is likelier so.
+ */
+const WORTH_MENDING = { gladly: 0.3, otherwise: 0.1 };
+
 /** Why a shot says too little to move anything by it. */
 export type TooLittle =
   'unpurged' | 'blank' | 'unnamed' | 'excused' | 'strayed' | 'no-effect' | 'surprise' | 'untasted';
@@ -121,6 +127,22 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   const grace = mark !== null && mark >= GLADLY ? shotsDifferBy(last.timeSeconds ?? 0) : GRACE_SECONDS;
   const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
+}
+
+/**
+ * Leaning, and what would be turned leads it back to settings believed in by much more: who still tastes a hint of sour grinds a touch finer
+ * and confirms there. Not so the first shot that tells anything, a cup that nobody marked, a bright one, and what was gladly served twice.
+ */
+export function isWorthMending(problem: Problem, { sound }: Evidence, still: Choice, chosen: Choice): boolean {
+  const newest = sound.at(-1);
+  const mark = newest?.marks.overall ?? null;
+  if (newest === undefined || mark === null || isFirstToTell(problem) || isBright(problem, newest)) return false;
+  if (sound.length > 1 && sound.every((pour) => isServedGladly(problem, pour))) return false;
+  const miss = tastedMiss(problem, [newest], 'balance') ?? 0;
+  const turn = meanOf(chosen.outlook.balance) - meanOf(still.outlook.balance);
+  if (Math.abs(miss) < SMALLEST_WORD || miss * turn >= 0) return false;
+  const more = mark >= GLADLY && sound.length === 1 ? WORTH_MENDING.gladly : WORTH_MENDING.otherwise;
+  return chosen.outlook.goodShare >= still.outlook.goodShare + more;
 }
 
 /**

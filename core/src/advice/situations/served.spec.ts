@@ -77,6 +77,31 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
+    name: 'a hint of sour twice, to serve and not more, after one that was plainly so: a touch finer, and confirmed there',
+    ask: {
+      ...walk,
+      shots: [
+        shot(23, tasting(-2, -0.5, { overall: 5.5 })),
+        shot(29, tasting(-0.5, -0.5, { overall: 7 }), { grind: 12 }),
+        shot(28, tasting(-0.5, 0, { overall: 7.5 }), { grind: 12 }),
+      ],
+    },
+    expect: finer,
+  },
+  {
+    name: 'a hint of bitter twice, after one that was plainly so: a touch coarser',
+    ask: {
+      target: walk.target,
+      grinder,
+      shots: [
+        shot(35, tasting(1.5, 0.5, { overall: 6 })),
+        shot(30, tasting(0.5, 0.5, { overall: 7 }), { grind: 16 }),
+        shot(30.5, tasting(0.5, 0, { overall: 7.5 }), { grind: 16 }),
+      ],
+    },
+    expect: coarser,
+  },
+  {
     name: 'bitter by a point and marked six: that is mended',
     ask: { ...walk, shots: [shot(31.5, cup(1, 0.5, 6))] },
     expect: does('change'),
