@@ -5,6 +5,7 @@ import { foretellDose } from '../../dose/timedDose';
 import type { Method } from '../../method/Method';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
+import { readAims } from './aims';
 import type { LikingScaleName } from './model';
 
 /** Share of the time by which a puck alone strays. */
@@ -15,7 +16,7 @@ export const CHANNEL_SIGNS: readonly Sign[] = ['spurts', 'late-rush', 'puck-crat
 
 /** One shot with every gap filled and every clock read on the target's. */
 export interface Pour {
-  /** What stood on grinder, scale and machine: the settings as planned. */
+  /** What stood on grinder, scale and machine: the settings as planned, or as they seem to have been aimed at. */
   planned: Settings;
   /** What was really poured; the best value known. */
   measured: Settings;
@@ -57,17 +58,12 @@ export interface Hand {
   isByEye: boolean;
 }
 
-/** Every shot with its gaps filled: from what was planned, from the shot before, from the start. */
+/** Every shot with its gaps filled: from what was planned or aimed at, from the shot before, from the start. */
 export function readPours(request: ValidAdviceRequest & { method: Method }, start: Settings, hand: Hand): Pour[] {
-  const { method } = request;
-  let before = start;
-  return request.shots.map((shot, index) => {
-    const planned: Settings = {
-      grind: shot.planned?.grind ?? shot.grind ?? before.grind,
-      doseGrams: shot.planned?.doseGrams ?? shot.doseGrams ?? before.doseGrams,
-      yieldGrams: shot.planned?.yieldGrams ?? shot.yieldGrams ?? before.yieldGrams,
-      temperatureC: shot.planned?.temperatureC ?? shot.temperatureC ?? before.temperatureC,
-    };
+  const { method, machine, shots } = request;
+  const aims = readAims(shots, { start, temperatureScale: machine?.temperatureC ?? null, isByEye: hand.isByEye });
+  return shots.map((shot, index) => {
+    const planned = aims[index]!;
     const measured: Settings = {
       grind: shot.grind ?? planned.grind,
       doseGrams: shot.doseGrams ?? timedDoseOf(request, shot) ?? planned.doseGrams,
@@ -93,14 +89,13 @@ export function readPours(request: ValidAdviceRequest & { method: Method }, star
       sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
       versusLast: shot.versusLast ?? null,
       hand,
-      previousGrind: index === 0 ? measured.grind : before.grind,
+      previousGrind: index === 0 ? measured.grind : aims[index - 1]!.grind,
       purged: cause !== 'not-purged' && (shot.purged ?? true),
       stale: false,
       taste,
       said: shot.taste ?? null,
       marks: { overall: null, sweetness: null },
     };
-    before = planned;
     return pour;
   });
 }
