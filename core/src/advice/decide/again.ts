@@ -100,9 +100,14 @@ export function turnsAgainstWord(
   stage: PlanStage,
 ): boolean {
   if (!isForTaste(stage) || sound.length >= PATIENCE || !last.sound || !readsRight(problem, last)) return false;
-  const miss = tastedMiss(problem, [last], 'balance') ?? 0;
-  if (Math.abs(miss) < SMALLEST_WORD || rightBy(problem, still.outlook) < LEFT_ALONE_WORTH_CONFIRMING) return false;
-  return Math.sign(miss) * (meanOf(chosen.outlook.balance) - meanOf(still.outlook.balance)) > 0;
+  return rightBy(problem, still.outlook) >= LEFT_ALONE_WORTH_CONFIRMING && leadsOn(problem, last, still, chosen) > 0;
+}
+
+/** Points of balance by which what would be turned leads a cup on the way it leans: below nought it leads back; nought where nothing leans. */
+function leadsOn(problem: Problem, pour: Pour, still: Choice, chosen: Choice): number {
+  const miss = tastedMiss(problem, [pour], 'balance') ?? 0;
+  if (Math.abs(miss) < SMALLEST_WORD) return 0;
+  return Math.sign(miss) * (meanOf(chosen.outlook.balance) - meanOf(still.outlook.balance));
 }
 
 /** Among taste moves pulling again competes with them; at settings believed wrong, or with a cup plainly wrong, it is never the answer. */
@@ -138,9 +143,7 @@ export function isWorthMending(problem: Problem, { sound }: Evidence, still: Cho
   const mark = newest?.marks.overall ?? null;
   if (newest === undefined || mark === null || isFirstToTell(problem) || isBright(problem, newest)) return false;
   if (sound.length > 1 && sound.every((pour) => isServedGladly(problem, pour))) return false;
-  const miss = tastedMiss(problem, [newest], 'balance') ?? 0;
-  const turn = meanOf(chosen.outlook.balance) - meanOf(still.outlook.balance);
-  if (Math.abs(miss) < SMALLEST_WORD || miss * turn >= 0) return false;
+  if (leadsOn(problem, newest, still, chosen) >= 0) return false;
   const more = mark >= GLADLY && sound.length === 1 ? WORTH_MENDING.gladly : WORTH_MENDING.otherwise;
   return chosen.outlook.goodShare >= still.outlook.goodShare + more;
 }

@@ -8,13 +8,18 @@ export function cautionsFor(problem: Problem, decision: Decision): Reason[] {
   const cautions: Reason[] = [];
   const changed = changesBetween(decision.evidence?.last.planned ?? problem.start, decision.chosen.move.settings);
   const grind = changed.find((change) => change.variable === 'grind');
-  if (grind && (grind.to - grind.from) * problem.finerSign > 0) {
+  const isFiner = grind !== undefined && (grind.to - grind.from) * problem.finerSign > 0;
+  if (isFiner) {
     cautions.push({
       code: 'burrs-turning',
       text: 'Go finer only with the burrs turning or empty. If the motor hums and nothing turns, switch off at once and go coarser; unplug before reaching in. The maker’s manual comes first.',
     });
   }
   if (grind) cautions.push({ code: 'purge', text: 'Throw the old grounds out first, or you judge the old grind.' });
+  if (grind && problem.request.grinder.dosing === 'timed') {
+    const given = isFiner ? 'less when finer' : 'more when coarser';
+    cautions.push({ code: 'weigh-again', text: `A timed grinder gives ${given}: weigh the dose again.` });
+  }
   if (changed.some((change) => change.variable === 'temperatureC')) {
     cautions.push({
       code: 'settle',

@@ -368,6 +368,16 @@ describe('cautions', () => {
     expect(codes(42)).not.toContain('burrs-turning');
   });
 
+  it('have a timed grinder’s dose weighed again after the grind was turned, which way it will have gone', () => {
+    const weighAgain = (timeSeconds: number, dosing: 'timed' | 'weighed' = 'timed') =>
+      ask({ grinder: { ...everydayRequest().grinder, dosing }, shots: [everydayShot({ timeSeconds })] }).cautions.find(
+        ({ code }) => code === 'weigh-again',
+      )?.text;
+    expect(weighAgain(18)).toBe('A timed grinder gives less when finer: weigh the dose again.');
+    expect(weighAgain(42)).toBe('A timed grinder gives more when coarser: weigh the dose again.');
+    expect([weighAgain(18, 'weighed'), weighAgain(28)]).toEqual([undefined, undefined]);
+  });
+
   it('count what was tasted once it adds up', () => {
     const shots = Array.from({ length: 5 }, (_, i) =>
       everydayShot({ timeSeconds: 18 + i, taste: { balance: -2, body: -1 } }),
