@@ -16,7 +16,9 @@ export function cautionsFor(problem: Problem, decision: Decision): Reason[] {
     });
   }
   if (grind) cautions.push({ code: 'purge', text: 'Throw the old grounds out first, or you judge the old grind.' });
-  if (grind && problem.request.grinder.dosing === 'timed') {
+  // Where its dose law is known the answer says how long to grind.
+  const { dosing, timedDose } = problem.request.grinder;
+  if (grind && dosing === 'timed' && !timedDose) {
     const given = isFiner ? 'less when finer' : 'more when coarser';
     cautions.push({ code: 'weigh-again', text: `A timed grinder gives ${given}: weigh the dose again.` });
   }
