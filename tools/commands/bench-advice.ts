@@ -4,7 +4,16 @@ import { earlierCups, STRICT_BY, TASTERS } from '../bench/earlierCups';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
 import { COMFORTABLE, findRight, PHYSICS, scenarios, type Game } from '../bench/worlds';
-import { say } from '../lib/say';
+import { oneOf, wholeNumber } from '../lib/options';
+import { orStop, say } from '../lib/say';
+
+const POLICIES: readonly Policy[] = [
+  stepper,
+  rule(false),
+  rule(true),
+  ours,
+  oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
+];
 
 const COLUMNS = [
   'policy',
@@ -22,7 +31,11 @@ const COLUMNS = [
 ];
 
 /** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--tasters known] [--only "unknown grinder"] [--policy olvet]`. */
-export async function run(args: string[]): Promise<void> {
+export function run(args: string[]): Promise<void> {
+  return orStop(() => bench(args));
+}
+
+async function bench(args: string[]): Promise<void> {
   const { values } = parseArgs({
     args,
     options: {
@@ -35,27 +48,22 @@ export async function run(args: string[]): Promise<void> {
       policy: { type: 'string', multiple: true },
     },
   });
-  const physics = PHYSICS.find((name) => name === values.physics);
-  if (!physics) throw new Error(`--physics is one of ${PHYSICS.join(', ')}.`);
-  const usual = findMethod(values.method);
-  if (!usual) throw new Error(`--method is one of ${METHOD_IDS.join(', ')}.`);
-  const tasters = TASTERS.find((name) => name === values.tasters);
-  if (!tasters) throw new Error(`--tasters is one of ${TASTERS.join(', ')}.`);
-  const policies = [
-    stepper,
-    rule(false),
-    rule(true),
-    ours,
-    oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
-  ].filter(({ name }) => !values.policy || values.policy.includes(name));
+  const worlds = wholeNumber('--worlds', values.worlds, { min: 1, max: 10_000 });
+  const physics = oneOf('--physics', values.physics, PHYSICS);
+  const usual = findMethod(oneOf('--method', values.method, METHOD_IDS))!;
+  const tasters = oneOf('--tasters', values.tasters, TASTERS);
+  const asked = values.policy?.map((name) => oneOf('--policy', name, namesOf(POLICIES)));
+  const policies = POLICIES.filter(({ name }) => asked === undefined || asked.includes(name));
   const all = new Map<Policy, Played[]>(policies.map((policy) => [policy, []]));
+  const every = scenarios(physics, usual);
+  const only = values.only === undefined ? null : oneOf('--only', values.only, namesOf(every));
   process.stdout.write(
-    `Seed “${values.seed}”, ${values.worlds} worlds a scenario, ${physics} physics, ${usual.name}${tasters === 'strangers' ? '' : `, tasters ${tasters}`}.\n`,
+    `Seed “${values.seed}”, ${worlds} worlds a scenario, ${physics} physics, ${usual.name}${tasters === 'strangers' ? '' : `, tasters ${tasters}`}.\n`,
   );
-  for (const { name, draw } of scenarios(physics, usual)) {
-    if (values.only && name !== values.only) continue;
+  for (const { name, draw } of every) {
+    if (only !== null && name !== only) continue;
     const games: Game[] = [];
-    for (let i = 0; games.length < Number(values.worlds) && i < 40 * Number(values.worlds); i += 1) {
+    for (let i = 0; games.length < worlds && i < 40 * worlds; i += 1) {
       const game = draw(createRandom(`${values.seed}/${name}/${i}`));
       if (!game) continue;
       if (tasters === 'known') {
@@ -77,6 +85,10 @@ export async function run(args: string[]): Promise<void> {
     'all scenarios',
     policies.map((policy) => rowOf(policy.name, all.get(policy)!)),
   );
+}
+
+function namesOf(named: readonly { name: string }[]): string[] {
+  return named.map(({ name }) => name);
 }
 
 function rowOf(name: string, played: Played[]): string[] {

@@ -5,6 +5,7 @@ import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { buildStale } from '../lib/build';
 import { Cluster } from '../lib/cluster';
+import { wholeNumber } from '../lib/options';
 import { ancestors, endChild, endProcess, freePort, isAlive } from '../lib/processes';
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
@@ -28,6 +29,7 @@ export function run(args: string[]): Promise<void> {
       options: { demo: { type: 'boolean', default: true }, reset: { type: 'boolean', default: false } },
       allowNegative: true,
     });
+    const wished = wholeNumber('PORT', process.env.PORT || String(USUAL_PORT), { min: 0, max: 65535 });
     await clearLeftovers();
     const ownDatabase = !process.env.DATABASE_URL;
     const cluster = ownDatabase ? new Cluster(HOME, 'database', { safe: true }) : null;
@@ -39,9 +41,8 @@ export function run(args: string[]): Promise<void> {
       say(cluster ? 'Starting the database …' : 'Using the database at DATABASE_URL.');
       const databaseUrl = cluster ? await cluster.start() : process.env.DATABASE_URL!;
       if (ending.begun) return;
-      const wished = Number(process.env.PORT ?? USUAL_PORT);
       const port = await freePort(wished);
-      if (port !== wished) say(`Port ${wished} is in use by another program; taking ${port}.`);
+      if (port !== wished && wished !== 0) say(`Port ${wished} is in use by another program; taking ${port}.`);
       const onSpawn = (child: ChildProcess): void => {
         ending.server = child;
         remember({ starterPid: process.pid, serverPid: child.pid ?? null, address: null });
