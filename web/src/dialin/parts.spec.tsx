@@ -211,7 +211,7 @@ describe('cells of the run sheet', () => {
   it('say what was seen and where', () => {
     const shot = shotView('a', { seen: [{ sign: 'spurts', clock: 2 }], purged: false });
     inRow(<SeenCell shot={shot} />);
-    expect(screen.getByText('spurts 2 h, not purged')).toBeInTheDocument();
+    expect(screen.getByText('spurts at 2, not purged')).toBeInTheDocument();
   });
 
   it('let the next shot be changed by arrows and by taps', () => {

@@ -67,7 +67,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   const isAlone = isFirst || (sound.length === 1 && !isLongDialIn(problem));
   if (isAlone && !isSpotless(problem, newest)) return false;
   // Nor is one that was dosed or stopped well off: the recipe itself was never in the cup.
-  if (sound.length === 1 && missedRecipe(newest)) return false;
+  if (sound.length === 1 && missedRecipe(newest) !== null) return false;
   if (sound.length <= problem.method.confirmShots) return false;
   return rightBy(problem, here) >= claimAtLeast(problem, sound);
 }

@@ -140,9 +140,9 @@ function strayedBy({ planned, measured, hand }: Pour, share = 1): Evidence['stra
   return isFar('yieldGrams') ? 'yieldGrams' : null;
 }
 
-/** Half as far off as what is pulled again for it: too far for a claim on this shot alone. */
-export function missedRecipe(pour: Pour): boolean {
-  return strayedBy(pour, 0.5) !== null;
+/** Half as far off as what is pulled again for it: too far for a claim on this shot alone, and worth a word. */
+export function missedRecipe(pour: Pour): Evidence['strayed'] {
+  return strayedBy(pour, 0.5);
 }
 
 /**

@@ -49,3 +49,30 @@ describe('a word on what stream and puck told', () => {
     expect([said(1), said(2), said(3)]).toEqual([['channel'], ['channel'], ['too-tight']]);
   });
 });
+
+describe('a recipe that was missed', () => {
+  const planned = { doseGrams: 18, yieldGrams: 36 };
+  const shot = (measured: Partial<Record<'doseGrams' | 'yieldGrams' | 'timeSeconds', number>>) =>
+    everydayShot({ timeSeconds: 29, taste: { balance: 0, body: 0, overall: 8 }, planned, ...measured });
+  const said = (measured: Parameters<typeof shot>[0]): string => ask({ shots: [shot(measured)] }).why[0]!.text;
+
+  it('is said beside the time, where it missed by less than is pulled again for it', () => {
+    expect(said({ doseGrams: 17.3 })).toBe('29 s for 36 g, from 17.3 g instead of 18 g, is in the window.');
+    expect(said({ yieldGrams: 38.6 })).toBe('29 s for 38.6 g instead of 36 g is in the window.');
+    expect(said({ doseGrams: 17.3, timeSeconds: 22 })).toMatch(
+      /^22 s for 36 g, from 17\.3 g instead of 18 g, is \S+ s short of the window/,
+    );
+  });
+
+  it('is not said of what a hand strays by, nor twice of what is pulled again for it', () => {
+    expect(said({ doseGrams: 18.3 })).toBe('29 s for 36 g is in the window.');
+    expect(said({ yieldGrams: 37.5 })).toBe('29 s for 37.5 g is in the window.');
+    const { why } = ask({ shots: [shot({ doseGrams: 16.9 })] });
+    expect(why.map(({ text }) => text).filter((text) => text.includes('16.9'))).toHaveLength(1);
+  });
+
+  it('is not said of a dose that nobody weighed', () => {
+    const byEye = ask({ shots: [shot({ doseGrams: 17.3 })], measuring: { doseSdGrams: 0.4, yieldSdGrams: 2 } });
+    expect(byEye.why[0]!.text).toMatch(/^29 s for 36 g is in the window/);
+  });
+});

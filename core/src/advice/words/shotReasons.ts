@@ -4,7 +4,7 @@ import type { Reason } from '../contract/answer';
 import { changesBetween } from '../contract/changes';
 import { isBright, SMALLEST_WORD } from '../shots/cups';
 import type { Decision } from '../decide/decision';
-import type { Evidence } from '../shots/evidence';
+import { missedRecipe, type Evidence } from '../shots/evidence';
 import { meanOf } from '../belief/particles';
 import { isInTime } from '../shots/inTime';
 import { CHANNEL_SIGNS, type Pour } from '../belief/pour';
@@ -27,6 +27,18 @@ export function shotReasons(problem: Problem, decision: Decision, { last }: Evid
   return [...(time ? [time] : []), ...cup, ...channelReason(decision, last), ...signReasons(last)];
 }
 
+/** What poured from what, as far as it says more than the plan: a dose is easily weighed, and a missed one explains much. */
+function recipeWords(pour: Pour, { stage }: Decision): string {
+  const { measured, planned } = pour;
+  const grams = (value: number): string => `${plainNumber(value, 1)} g`;
+  const poured = grams(measured.yieldGrams);
+  // Said by itself, where it is what decides.
+  const missed = stage === 'strayed' || pour.cause === 'dose-off' ? null : missedRecipe(pour);
+  if (missed === 'doseGrams')
+    return `${poured}, from ${grams(measured.doseGrams)} instead of ${grams(planned.doseGrams)},`;
+  return missed === 'yieldGrams' ? `${poured} instead of ${grams(planned.yieldGrams)}` : poured;
+}
+
 /** A channel that is not what decides: the shot was too slow in spite of it, or so fast that it alone does not explain it. */
 function channelReason({ stage }: Decision, { seen }: Pour): Reason[] {
   if (stage === 'spoilt' || stage === 'tight') return [];
@@ -41,14 +53,15 @@ function channelReason({ stage }: Decision, { seen }: Pour): Reason[] {
   return [{ code: 'channel', text }];
 }
 
-function timeReason(problem: Problem, { action, stage, here }: Decision, pour: Pour): Reason {
+function timeReason(problem: Problem, decision: Decision, pour: Pour): Reason {
+  const { action, stage, here } = decision;
   const { target } = problem.request;
-  const { timeSeconds, clockSeconds, clock, measured } = pour;
+  const { timeSeconds, clockSeconds, clock } = pour;
   const { min, max } = target.timeSeconds;
   const t = timeSeconds!;
   const isOtherClock = clock !== target.timer;
   const read = isOtherClock ? `${seconds(clockSeconds!)} from ${CLOCKS[clock]}, about ${seconds(t)} here,` : seconds(t);
-  const poured = `${read} for ${plainNumber(measured.yieldGrams, 1)} g`;
+  const poured = `${read} for ${recipeWords(pour, decision)}`;
   // Beside "the same again" half a second would look like a mistake, and two beside a card.
   const by = isInTime(problem, pour)
     ? 'hand and clock stray by'
