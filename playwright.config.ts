@@ -9,5 +9,6 @@ export default defineConfig({
   timeout: 240_000,
   expect: { timeout: 30_000 },
   forbidOnly: true,
-  use: { ...browserOptions, trace: 'retain-on-failure' },
+  // The page honours it; a dialog that still grows can lose a click to where it was.
+  use: { ...browserOptions, trace: 'retain-on-failure', contextOptions: { reducedMotion: 'reduce' } },
 });

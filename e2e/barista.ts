@@ -76,3 +76,12 @@ export async function writeShot(page: Page, line: string): Promise<void> {
   await input.press('Enter');
   await expect(page.getByRole('button', { name: /^Shot \d/ })).toHaveCount(before + 1);
 }
+
+/** Gives the dial-in up, and sees the question go and the sheet close. */
+export async function giveUp(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Give up' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Give this dial-in up?' });
+  await dialog.getByRole('button', { name: 'Give up' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(page.getByText('This dial-in was given up.')).toBeVisible();
+}

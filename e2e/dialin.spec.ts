@@ -1,7 +1,8 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { v7 } from 'uuid';
-import { Barista, inShorthand, shotCount, writeShot } from './barista';
+import { Barista, giveUp, inShorthand, shotCount, writeShot } from './barista';
 import { DEMO_URL } from './browser';
+import { test } from './test';
 
 /** A station of its own with a fresh dial-in, so that the tests do not meet each other. */
 async function openRun(page: Page, request: APIRequestContext, grind = 15): Promise<string> {
@@ -163,9 +164,20 @@ test('two tablets: the later correction is refused and nothing is lost', async (
 test('giving up closes the sheet without a card', async ({ page, request }) => {
   await openRun(page, request);
   await writeShot(page, '18 > 36 in 24');
-  await page.getByRole('button', { name: 'Give up' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Give up' }).click();
-  await expect(page.getByText('This dial-in was given up.')).toBeVisible();
+  await giveUp(page);
+});
+
+test('a shot is saved though the net drops it at first, and once', async ({ page, request }) => {
+  await openRun(page, request);
+  let dropped = 0;
+  await page.route('**/api/shots/*', (route) => {
+    dropped += 1;
+    return dropped === 1 ? route.abort('connectionreset') : route.continue();
+  });
+  await writeShot(page, '18 > 36 in 24 sour');
+  expect(dropped).toBe(2);
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Shot \d/ })).toHaveCount(1);
 });
 
 test('the method can be changed midway: window and advice follow, the shots stay', async ({ page, request }) => {

@@ -1,7 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { DEMO_URL, EMPTY_URL } from './browser';
 import { openRunId } from './demo';
+import { test } from './test';
 
 async function expectAccessible(page: Page, where: string): Promise<void> {
   await page.waitForLoadState('networkidle');

@@ -1,6 +1,7 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { Barista, inShorthand, writeShot } from './barista';
 import { EMPTY_URL } from './browser';
+import { test } from './test';
 
 test('a newcomer on an empty shop gets the first advice in under two minutes, and dials in to a card', async ({
   page,

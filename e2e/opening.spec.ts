@@ -1,5 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { giveUp } from './barista';
 import { DEMO_URL } from './browser';
+import { test } from './test';
 
 /** From a cold machine to the first advice, as one does it in the morning. */
 async function openStation(page: Page, station: string, machine: string, step: string): Promise<void> {
@@ -25,12 +27,6 @@ async function openStation(page: Page, station: string, machine: string, step: s
   await strip.getByRole('button', { name: /^Dial in/ }).click();
   await expect(page.getByText(/^Start at \d+\.$/)).toBeVisible();
   await expect(page.getByText(/shots, \d+ left/)).toBeVisible();
-}
-
-async function giveUp(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Give up' }).click();
-  await page.getByRole('dialog').getByRole('button', { name: 'Give up' }).click();
-  await expect(page.getByText('This dial-in was given up.')).toBeVisible();
 }
 
 async function switchOff(page: Page, machine: string): Promise<void> {
