@@ -33,6 +33,21 @@ describe('the bar', () => {
     expect(await screen.findByText(`gone to ${written[0]!.path.replace('/api/runs', '/dial-in')}`)).toBeInTheDocument();
   });
 
+  it('begins a dial-in at the tap, however long the page has stood on the bar', async () => {
+    const { written } = fakeHouse({ ...known, '/api/board': board() });
+    jest.useFakeTimers({ doNotFake: TIMERS, now: new Date('2026-03-01T06:00:00Z') });
+    try {
+      renderPage(<BarPage />);
+      const button = await screen.findByRole('button', { name: 'Dial in' });
+      jest.setSystemTime(new Date('2026-03-01T14:00:00Z'));
+      fireEvent.click(button);
+      await waitFor(() => expect(written).toHaveLength(1));
+      expect(written[0]!.body.startedAt).toMatch(/^2026-03-01T14:00/);
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
   it('begins a drifted station where its last shots point', async () => {
     const { written } = fakeHouse({ ...known, '/api/board': board({ start: { grind: 11.5, sd: 0.7 } }) });
     renderPage(<BarPage />);
@@ -70,6 +85,21 @@ describe('the bar', () => {
     expect(await screen.findByText('gone to /setup')).toBeInTheDocument();
   });
 });
+
+/** Only the clock on the wall is set; everything else goes on. */
+const TIMERS: FakeableAPI[] = [
+  'setTimeout',
+  'clearTimeout',
+  'setInterval',
+  'clearInterval',
+  'setImmediate',
+  'clearImmediate',
+  'queueMicrotask',
+  'nextTick',
+  'performance',
+  'requestAnimationFrame',
+  'cancelAnimationFrame',
+];
 
 let restored: typeof fetch | undefined;
 const refused: string[] = [];

@@ -1,5 +1,5 @@
 import type { CarriedStart } from '@olvet/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { api, usePutRunMutation, type StationView } from '../app/api';
@@ -17,9 +17,11 @@ export function useOpenRun(): {
   const navigate = useNavigate();
   const dispatch = useAppDispatch();
   // Kept over retries: sending again must not make a second run.
-  const [{ runId, startedAt }] = useState(() => ({ runId: v7(), startedAt: new Date().toISOString() }));
+  const first = useRef<{ runId: string; startedAt: string }>(null);
   const open = async ({ station }: { station: StationView }, start?: CarriedStart | null): Promise<void> => {
     const { coffeeId, basketId, grinderId } = station;
+    // Begun at the tap: the page may have stood on the bar since the morning.
+    const { runId, startedAt } = (first.current ??= { runId: v7(), startedAt: new Date().toISOString() });
     const read = { subscribe: false, forceRefetch: true } as const;
     try {
       const [coffee, grinder, doses] = await Promise.all([
