@@ -2,7 +2,7 @@ import { HAND_CHECKS, type HandCheck } from '@olvet/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { useGetSheetQuery, useListRunsQuery, usePutRunMutation, type RunView } from '../app/api';
+import { useGetSheetQuery, useListRunsQuery, usePutRunMutation } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { withoutRow } from '../parts/withoutRow';
 import { Caution } from './Caution';
@@ -18,17 +18,18 @@ const WORDS: Record<HandCheck, { name: string; text: string }> = {
 /** What fingers tell of the grind before the first shot: weak evidence, but it saves the worst ones. */
 export function HandCheckTool() {
   const [search] = useSearchParams();
+  const asked = search.get('run');
   const [felt, setFelt] = useState<HandCheck | null>(null);
-  const { data: open } = useListRunsQuery({ pageSize: 50 }, { refetchOnMountOrArgChange: true });
-  const runs = open?.items.filter(({ status }) => status === 'open') ?? [];
-  const run = runs.find(({ id }) => id === search.get('run')) ?? runs[0];
+  const { data: runs } = useListRunsQuery({ pageSize: 50 }, { refetchOnMountOrArgChange: true, skip: asked !== null });
+  // The dial-in that sent one here, and no other; else the newest one that is open.
+  const runId = asked ?? runs?.items.find(({ status }) => status === 'open')?.id;
   return (
     <div className={styles.stack} style={{ maxWidth: 820 }}>
       <ol className={styles.steps}>
         <li>Throw out the first grounds, then catch a pinch between finger and thumb.</li>
         <li>Squeeze it, let go, poke it.</li>
       </ol>
-      <Answers run={run} felt={felt} onFelt={setFelt} />
+      <Answers runId={runId} felt={felt} onFelt={setFelt} />
       <Caution>
         Catch the grounds below the chute. Never reach into a grinder that is plugged in; burrs that hum and stand still
         are locked: switch off at once, go coarser.
@@ -38,19 +39,20 @@ export function HandCheckTool() {
 }
 
 function Answers({
-  run,
+  runId,
   felt,
   onFelt,
 }: {
-  run: RunView | undefined;
+  runId: string | undefined;
   felt: HandCheck | null;
   onFelt: (felt: HandCheck) => void;
 }) {
   const [putRun, { error, isLoading }] = usePutRunMutation();
-  const { data: sheet } = useGetSheetQuery({ id: run?.id ?? '' }, { skip: !run });
+  const { currentData: sheet, error: missing } = useGetSheetQuery({ id: runId ?? '' }, { skip: !runId });
   const navigate = useNavigate();
-  const chosen = felt ?? run?.handCheck ?? null;
+  const chosen = felt ?? sheet?.run.handCheck ?? null;
   const begun = (sheet?.shots.length ?? 0) > 0;
+  const closed = sheet !== undefined && sheet.run.status !== 'open';
   const tell = async (): Promise<void> => {
     if (!sheet) return;
     const done = await putRun({ id: sheet.run.id, runDto: { ...withoutRow(sheet.run), handCheck: chosen } });
@@ -76,8 +78,8 @@ function Answers({
           </button>
         ))}
       </div>
-      <ProblemAlert error={error} />
-      {run ? (
+      <ProblemAlert error={error ?? missing} />
+      {runId && !closed ? (
         <div className={styles.buttons}>
           <Button
             type="primary"
@@ -92,7 +94,8 @@ function Answers({
         </div>
       ) : (
         <p className="quiet">
-          No dial-in is open. <Link to="/">Open one at the bar</Link>, and what you felt moves its first grind.
+          {closed ? 'That dial-in is closed.' : 'No dial-in is open.'} <Link to="/">Open one at the bar</Link>, and what
+          you felt moves its first grind.
         </p>
       )}
     </>

@@ -114,6 +114,21 @@ describe('measuring', () => {
     expect(Object.keys(written[0]!.body).filter((key) => key.endsWith('Name'))).toEqual([]);
   });
 
+  it('tells the dial-in that sent one here, whichever is newest', async () => {
+    const asked = { ...sheet, run: { ...run, id: 'asked' }, coffee: { ...coffee, name: 'Mole End' } };
+    const written = open('hand?run=asked', { '/api/runs/asked/sheet': asked });
+    await press(/Pours apart/);
+    await press('Tell the dial-in of Mole End');
+    await waitFor(() => expect(written.map(({ path }) => path)).toEqual(['/api/runs/asked']));
+  });
+
+  it('tells a closed dial-in nothing', async () => {
+    const asked = { ...sheet, run: { ...run, id: 'asked', status: 'given-up' } };
+    open('hand?run=asked', { '/api/runs/asked/sheet': asked });
+    expect(await screen.findByText(/That dial-in is closed/)).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: /^Tell/ })).not.toBeInTheDocument();
+  });
+
   it('turns a valve towards its target and remembers the turns', async () => {
     const valveReadings = [{ turns: 0, grams: 70 }];
     const written = open('valve', { '/api/machines': pageOf([{ ...machine, preBrew: 'valve', valveReadings }]) });
