@@ -4,12 +4,23 @@ import { DEMO_URL, EMPTY_URL } from './browser';
 import { openRunId } from './demo';
 import { test } from './test';
 
+/** What the page is called, once it is there. */
+const heading = (page: Page) =>
+  page
+    .getByRole('heading', { level: 1 })
+    .filter({ hasNotText: /^Loading$/ })
+    .first();
+
 async function expectAccessible(page: Page, where: string): Promise<void> {
   await page.waitForLoadState('networkidle');
   // The worker may still be reckoning: the screen is judged with its answer on it.
   await expect(page.getByRole('status').filter({ hasText: /^Loading$/ })).toHaveCount(0, { timeout: 20_000 });
   // A fading panel is measured at its final contrast.
   await page.waitForTimeout(400);
+  await expectNoViolation(page, where);
+}
+
+async function expectNoViolation(page: Page, where: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
   const found = violations.map(
     ({ id, nodes }) => `${where}: ${id} at ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`,
@@ -53,7 +64,7 @@ for (const theme of ['light', 'night'] as const) {
     );
     for (const path of theme === 'light' ? PLACES : BY_NIGHT) {
       await page.goto(DEMO_URL + path);
-      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+      await expect(heading(page)).toBeVisible();
       await expectAccessible(page, path);
     }
     await page.goto(`${DEMO_URL}/shelf`);
@@ -93,7 +104,7 @@ test('at phone width nothing is cut off and the next move can be read and taken'
   await page.setViewportSize({ width: 390, height: 844 });
   for (const path of [...PLACES, `/dial-in/${await openRunId(request)}`]) {
     await page.goto(DEMO_URL + path);
-    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+    await expect(heading(page)).toBeVisible();
     await page.waitForLoadState('networkidle');
     const overflow = await page.evaluate(() => {
       const room = document.querySelector('main')!;
@@ -130,6 +141,19 @@ test('shortcuts go to places and list themselves', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeHidden();
   await page.keyboard.press('1');
   await expect(page.getByText('Lantern Quay')).toBeVisible();
+});
+
+test('while the server is out of reach the page says so, and it fills itself once it is back', async ({ page }) => {
+  await page.goto(DEMO_URL);
+  await expect(page.getByText('Lantern Quay')).toBeVisible();
+  await page.route('**/api/**', (route) => route.abort('internetdisconnected'));
+  await page.getByRole('link', { name: 'Cards' }).click();
+  const notice = page.getByRole('alert').filter({ hasText: 'server does not answer' });
+  await expect(notice).toBeInViewport();
+  await expectNoViolation(page, 'out of reach');
+  await page.unroute('**/api/**');
+  await expect(page.getByRole('link', { name: /version/ }).first()).toBeVisible();
+  await expect(notice).toBeHidden();
 });
 
 test('a new grinder with a bad step is refused at its field, then accepted', async ({ page }) => {

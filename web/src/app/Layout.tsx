@@ -13,6 +13,7 @@ import styles from './Layout.module.css';
 import { themeChosen } from './settingsSlice';
 import { ShortcutsHelp } from './ShortcutsHelp';
 import { useAppDispatch, useAppSelector } from './store';
+import { Unanswered } from './Unanswered';
 
 interface Place {
   to: string;
@@ -70,6 +71,7 @@ export function Layout() {
         </button>
       </nav>
       <main id="place" className={styles.room} tabIndex={-1}>
+        <Unanswered />
         <Outlet />
       </main>
       <ShortcutsHelp open={helpOpen} onClose={() => setHelpOpen(false)} />

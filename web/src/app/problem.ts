@@ -8,6 +8,12 @@ export interface ServerProblem {
   errors: FieldProblem[];
 }
 
+/** Whether a request got no answer of Olvet's own: dropped, left hanging, or the server in trouble. It passes. */
+export function isUnanswered(error: unknown): boolean {
+  const { status } = (error ?? {}) as { status?: unknown };
+  return status === 'FETCH_ERROR' || status === 'TIMEOUT_ERROR' || (typeof status === 'number' && status >= 500);
+}
+
 /** What went wrong with a request, in words: the server's own problem document, or that it was out of reach. */
 export function problemOf(error: unknown): ServerProblem {
   if (typeof error === 'object' && error !== null && 'status' in error) {

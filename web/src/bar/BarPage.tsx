@@ -4,7 +4,6 @@ import { useGetBoardQuery, useGetShopQuery } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import { useNow } from '../parts/useNow';
 import styles from './BarPage.module.css';
 import { StationStrip } from './StationStrip';
@@ -20,8 +19,7 @@ export function BarPage() {
   const { data: shop } = useGetShopQuery();
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();
-  if (error && !board) return <ProblemAlert error={error} />;
-  if (!board) return <Loading className={styles.loading} />;
+  if (!board) return <Loading className={styles.loading} error={error} />;
   if (board.stations.length === 0) {
     return (
       <EmptyState

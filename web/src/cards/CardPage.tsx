@@ -4,7 +4,6 @@ import { Link, useParams } from 'react-router';
 import { useGetCardQuery } from '../app/api';
 import { Loading } from '../parts/Loading';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
 import styles from './CardPage.module.css';
 import { versionChanges } from './versionChanges';
@@ -12,17 +11,15 @@ import { versionChanges } from './versionChanges';
 /** One recipe, to be read at arm's length; below it, every version before. */
 export function CardPage() {
   const { cardId } = useParams<'cardId'>();
-  const { data: card, error } = useGetCardQuery({ id: cardId! });
+  const { currentData: card, error } = useGetCardQuery({ id: cardId! });
   const unit = useTemperatureUnit();
-  if (error) {
+  if (!card) {
     return (
-      <div className={styles.page}>
-        <ProblemAlert error={error} />
+      <Loading className={styles.page} error={error}>
         <Link to="/cards">To all cards</Link>
-      </div>
+      </Loading>
     );
   }
-  if (!card) return <Loading className={styles.page} />;
   const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
   const figures: [string, string, string][] = [
     ['in', plainNumber(recipe.doseGrams, 1), 'g'],

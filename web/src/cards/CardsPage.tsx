@@ -6,7 +6,6 @@ import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { day } from '../parts/format';
 import styles from '../parts/List.module.css';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import own from './CardsPage.module.css';
 
 const PAGE_SIZE = 20;
@@ -17,8 +16,7 @@ export function CardsPage() {
   const page = Math.max(1, Number(search.get('page')) || 1);
   const { data: cards, error } = useListCardsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
   const navigate = useNavigate();
-  if (error) return <ProblemAlert error={error} />;
-  if (!cards) return <Loading className={styles.page} />;
+  if (!cards) return <Loading className={styles.page} error={error} />;
   if (cards.total === 0) {
     return (
       <EmptyState

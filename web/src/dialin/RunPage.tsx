@@ -38,16 +38,14 @@ const WhyDrawer = lazy(() => import('./WhyDrawer'));
 /** What should the next shot be? */
 export function RunPage() {
   const { runId } = useParams<'runId'>();
-  const { data: sheet, error } = useGetSheetQuery({ id: runId! }, { pollingInterval: REFRESH_MS });
-  if (error && !sheet) {
+  const { currentData: sheet, error } = useGetSheetQuery({ id: runId! }, { pollingInterval: REFRESH_MS });
+  if (!sheet) {
     return (
-      <div className={styles.missing}>
-        <ProblemAlert error={error} />
+      <Loading className={styles.missing} error={error}>
         <Link to="/dial-in">To all dial-ins</Link>
-      </div>
+      </Loading>
     );
   }
-  if (!sheet) return <Loading className={styles.missing} />;
   return <OpenSheet key={sheet.run.id} sheet={sheet} />;
 }
 

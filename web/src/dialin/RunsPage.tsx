@@ -4,7 +4,6 @@ import { useListRunsQuery, type RunView } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { dayAndTime } from '../parts/format';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from '../parts/List.module.css';
 
 const PAGE_SIZE = 20;
@@ -16,8 +15,7 @@ export function RunsPage() {
   const page = Math.max(1, Number(search.get('page')) || 1);
   const { data: runs, error } = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
   const navigate = useNavigate();
-  if (error) return <ProblemAlert error={error} />;
-  if (!runs) return <Loading className={styles.page} />;
+  if (!runs) return <Loading className={styles.page} error={error} />;
   if (runs.total === 0) {
     return (
       <EmptyState

@@ -52,8 +52,7 @@ function Desk({ grinder }: { grinder: GrinderView }) {
   const [seconds, setSeconds] = useState<number | null>(null);
   const [grams, setGrams] = useState<number | null>(null);
   const [wanted, setWanted] = useState<number | null>(null);
-  if (error) return <ProblemAlert error={error} />;
-  if (!desk) return <Loading />;
+  if (!desk) return <Loading error={error} />;
   const at = grind ?? standing;
   const doseGrams = wanted ?? station?.target.doseGrams ?? 18;
   const model = desk.model as TimedDoseModel | null;

@@ -27,8 +27,7 @@ const ALL = { pageSize: 200 };
 export function MethodPage() {
   const { methodId } = useParams<'methodId'>();
   const { data: own, error } = useListOwnMethodsQuery(ALL);
-  if (error) return <ProblemAlert error={error} />;
-  if (!own) return <Loading className={listStyles.page} />;
+  if (!own) return <Loading className={listStyles.page} error={error} />;
   const row = own.items.find(({ id }) => id === methodId) ?? null;
   const method = METHODS.find(({ id }) => id === methodId) ?? (row?.method as Method | undefined);
   if (!method) {

@@ -39,9 +39,8 @@ export function OpeningPage() {
   const now = useNow(5_000);
   const unit = useTemperatureUnit();
   const [onlyLeft, setOnlyLeft] = useState(false);
-  if (error) return <ProblemAlert error={error} />;
   if (!board || !machines || !grinders || !coffees || !bags || !openings.loaded) {
-    return <Loading className={listStyles.page} />;
+    return <Loading className={listStyles.page} error={error} />;
   }
   if (board.stations.length === 0) {
     return (

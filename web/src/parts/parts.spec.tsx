@@ -176,4 +176,16 @@ describe('what is on its way', () => {
     expect(screen.queryAllByRole('heading', { hidden: true })).toEqual([]);
     expect(screen.queryByRole('list', { hidden: false })).toBeNull();
   });
+
+  it('says what the server refused, and keeps waiting for what it left unanswered', () => {
+    const refused = { status: 404, data: { detail: 'There is no card here.', errors: [] } };
+    const { rerender } = render(<Loading error={refused}>to all cards</Loading>);
+    expect(screen.getByRole('alert')).toHaveTextContent('There is no card here.');
+    expect(screen.getByText('to all cards')).toBeInTheDocument();
+    for (const status of ['FETCH_ERROR', 'TIMEOUT_ERROR', 502]) {
+      rerender(<Loading error={{ status }}>to all cards</Loading>);
+      expect(screen.getByRole('status')).toHaveTextContent(/^Loading$/);
+      expect(screen.queryByText('to all cards')).not.toBeInTheDocument();
+    }
+  });
 });

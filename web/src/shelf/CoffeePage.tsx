@@ -32,7 +32,7 @@ import { StartsHere } from './StartsHere';
 /** One coffee: its rest, its bags, what the house learned of it, where to start with it. */
 export function CoffeePage() {
   const { coffeeId } = useParams<'coffeeId'>();
-  const { data: coffee, error } = useGetCoffeeQuery({ id: coffeeId! });
+  const { currentData: coffee, error } = useGetCoffeeQuery({ id: coffeeId! });
   const { data: bags } = useListBagsQuery({ coffeeId, pageSize: 50 });
   const { data: stock } = useGetStockQuery();
   const { data: shop } = useGetShopQuery();
@@ -40,15 +40,13 @@ export function CoffeePage() {
   const { data: runs } = useListRunsQuery({ coffeeId, pageSize: 1 });
   const [editing, setEditing] = useState(false);
   const [bag, setBag] = useState<EditedBag | null>(null);
-  if (error) {
+  if (!coffee || !bags) {
     return (
-      <div className={listStyles.page}>
-        <ProblemAlert error={error} />
+      <Loading className={listStyles.page} error={error}>
         <Link to="/shelf">To the shelf</Link>
-      </div>
+      </Loading>
     );
   }
-  if (!coffee || !bags) return <Loading className={listStyles.page} />;
   const currency = shop?.currency ?? 'EUR';
   const states = bags.items
     .filter(({ finishedAt }) => !finishedAt)

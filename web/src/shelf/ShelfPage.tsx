@@ -8,7 +8,6 @@ import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { money } from '../parts/format';
 import listStyles from '../parts/List.module.css';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import { BagEditor, type EditedBag } from './BagEditor';
 import { bagState, lastsInWords, today, type BagState } from './bagState';
 import { CoffeeEditor } from './CoffeeEditor';
@@ -23,8 +22,7 @@ export function ShelfPage() {
   const { data: shop } = useGetShopQuery();
   const [coffee, setCoffee] = useState<{ id: string; row: CoffeeView | null } | null>(null);
   const [bag, setBag] = useState<EditedBag | null>(null);
-  if (error) return <ProblemAlert error={error} />;
-  if (!coffees || !bags) return <Loading className={listStyles.page} />;
+  if (!coffees || !bags) return <Loading className={listStyles.page} error={error} />;
   const currency = shop?.currency ?? 'EUR';
   const statesOf = (row: CoffeeView): BagState[] =>
     bags.items

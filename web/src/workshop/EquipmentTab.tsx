@@ -2,7 +2,6 @@ import { Button } from 'antd';
 import { useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
 import { Loading } from '../parts/Loading';
-import { ProblemAlert } from '../parts/ProblemAlert';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
 import styles from './EquipmentTab.module.css';
@@ -32,8 +31,7 @@ export interface EquipmentTabProps<V extends Row, F extends object> {
 export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTabProps<V, F>) {
   const { what, intro, items, error, fresh, fieldsOf, write, describe, children } = props;
   const [editing, setEditing] = useState<{ id: string; isNew: boolean } | null>(null);
-  if (error) return <ProblemAlert error={error} />;
-  if (!items) return <Loading />;
+  if (!items) return <Loading error={error} />;
   // As it is stored now: another tablet may change it while it is open.
   const edited = (editing && !editing.isNew && items.find(({ id }) => id === editing.id)) || null;
   const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});

@@ -8,8 +8,7 @@ import styles from './EquipmentTab.module.css';
 
 export function ShopTab() {
   const { data: shop, error } = useGetShopQuery();
-  if (error) return <ProblemAlert error={error} />;
-  if (!shop) return <Loading />;
+  if (!shop) return <Loading error={error} />;
   return <ShopForm shop={shop} />;
 }
 

@@ -11,8 +11,7 @@ export function TastersTab() {
   const { data: palates, error } = useListPalatesQuery();
   const [forget, { error: failed }] = useForgetPalateMutation();
   const { modal } = App.useApp();
-  if (error) return <ProblemAlert error={error} />;
-  if (!palates) return <Loading />;
+  if (!palates) return <Loading error={error} />;
   const beginAnew = (person: string): void => {
     modal.confirm({
       title: `Begin anew with ${person}?`,

@@ -61,6 +61,23 @@ describe('the workshop', () => {
     },
   );
 
+  it('keeps the editor open with what was typed while the list behind it cannot be read', async () => {
+    const { replies } = fakeHouse({
+      '/api/baskets': pageOf([basket]),
+      'PUT /api/baskets/basket': new Refusal(503, { detail: 'Out of order.', errors: [] }),
+    });
+    renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=baskets' });
+    fireEvent.click(await screen.findByRole('button', { name: /^Edit / }));
+    const drawer = await screen.findByRole('dialog');
+    fireEvent.change(within(drawer).getByLabelText('Name'), { target: { value: 'Twin' } });
+    // The refused write has the list read again, which fails as well.
+    replies['/api/baskets'] = new Refusal(503, { detail: 'Out of order.', errors: [] });
+    fireEvent.click(within(drawer).getByRole('button', { name: 'Save' }));
+    expect((await within(drawer).findAllByText('Out of order.')).length).toBeGreaterThan(0);
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    expect(within(screen.getByRole('dialog')).getByLabelText('Name')).toHaveValue('Twin');
+  });
+
   it('puts a refusal at its field and keeps what was typed', async () => {
     open('baskets', {
       'PUT /api/baskets/basket': new Refusal(422, {
