@@ -18,7 +18,7 @@ export const test = base.extend<{ evidence: void }>({
       page.on('pageerror', (error) => found.push(String(error)));
       await use();
       if (info.status === info.expectedStatus) return;
-      const shown = await page.locator('body').ariaSnapshot();
+      const shown = await page.locator('body').ariaSnapshot().catch(String);
       console.log([`What "${info.title}" left behind:`, ...found, shown].join('\n'));
     },
     { auto: true },

@@ -14,9 +14,11 @@ const PAGE_SIZE = 20;
 export function CardsPage() {
   const [search, setSearch] = useSearchParams();
   const page = Math.max(1, Number(search.get('page')) || 1);
-  const { data: cards, error } = useListCardsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  const answer = useListCardsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  // The page before stays while the next one is on its way, not where it does not come.
+  const cards = answer.error ? answer.currentData : answer.data;
   const navigate = useNavigate();
-  if (!cards) return <Loading className={styles.page} error={error} />;
+  if (!cards) return <Loading className={styles.page} error={answer.error} />;
   if (cards.total === 0) {
     return (
       <EmptyState

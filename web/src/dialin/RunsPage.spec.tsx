@@ -46,6 +46,17 @@ describe('all dial-ins', () => {
     expect(asked).toEqual(['2', '3']);
   });
 
+  it('are not those of the page before where the next one is refused', async () => {
+    const first = { items: [run('a')], total: 45, page: 1, pageSize: 20 };
+    const { replies } = fakeHouse({ '/api/runs': first });
+    renderPage(<RunsPage />, { path: '/dial-in' });
+    expect(await screen.findByRole('link')).toBeInTheDocument();
+    replies['/api/runs'] = new Refusal(400, { detail: 'There is no such page.', errors: [] });
+    fireEvent.click(screen.getByTitle('3'));
+    expect(await screen.findByText('There is no such page.')).toBeInTheDocument();
+    expect(screen.queryByRole('link')).not.toBeInTheDocument();
+  });
+
   it('tell a newcomer what a dial-in is', async () => {
     fakeHouse({ '/api/runs': pageOf([]) });
     renderPage(<RunsPage />, { path: '/dial-in' });

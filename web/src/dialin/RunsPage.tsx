@@ -13,9 +13,11 @@ const STATUS: Record<RunView['status'], string> = { open: 'under way', kept: 'ke
 export function RunsPage() {
   const [search, setSearch] = useSearchParams();
   const page = Math.max(1, Number(search.get('page')) || 1);
-  const { data: runs, error } = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  const answer = useListRunsQuery({ page, pageSize: PAGE_SIZE }, { refetchOnMountOrArgChange: true });
+  // The page before stays while the next one is on its way, not where it does not come.
+  const runs = answer.error ? answer.currentData : answer.data;
   const navigate = useNavigate();
-  if (!runs) return <Loading className={styles.page} error={error} />;
+  if (!runs) return <Loading className={styles.page} error={answer.error} />;
   if (runs.total === 0) {
     return (
       <EmptyState
