@@ -1,28 +1,27 @@
-const transform = {
-  '^.+\\.tsx?$': [
-    '@swc/jest',
-    {
-      jsc: {
-        parser: { syntax: 'typescript', tsx: true, decorators: true },
-        transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
-        target: 'es2022',
-        // sequelize models declare their columns; fields defined by the class would shadow them.
-        assumptions: { setPublicClassFields: true },
-      },
-      module: { type: 'commonjs' },
-    },
-  ],
-};
+const swcOptions = require('./tools/testing/swcOptions.cjs');
+
+const transform = { '^.+\\.tsx?$': ['@swc/jest', swcOptions] };
 // Ant Design's parts and uuid ship modules that Jest cannot load as they are.
 const transformModules = { ...transform, '^.+\\.m?js$': transform['^.+\\.tsx?$'] };
 const moduleNameMapper = { '^@olvet/core$': '<rootDir>/../core/src/index.ts' };
 
+/** Packages without a page: all but the specs is loaded outside Jest's sandbox. */
+const plain = (name) => ({
+  displayName: name,
+  rootDir: name,
+  testEnvironment: '<rootDir>/../tools/testing/outsideEnvironment.cjs',
+  transform: { '^.+\\.tsx?$': '<rootDir>/../tools/testing/outsideTransform.cjs' },
+  transformIgnorePatterns: ['/node_modules/', '[.]cjs$'],
+  moduleNameMapper,
+  testMatch: ['**/*.spec.ts'],
+});
+
 /** @type {import('jest').Config} */
 module.exports = {
   projects: [
-    { displayName: 'core', rootDir: 'core', testEnvironment: 'node', transform },
-    { displayName: 'server', rootDir: 'server', testEnvironment: 'node', transform, moduleNameMapper },
-    { displayName: 'tools', rootDir: 'tools', testEnvironment: 'node', transform, testMatch: ['**/*.spec.ts'] },
+    plain('core'),
+    plain('server'),
+    plain('tools'),
     {
       displayName: 'web',
       rootDir: 'web',
