@@ -10,8 +10,9 @@ const plain = (name) => ({
   displayName: name,
   rootDir: name,
   testEnvironment: '<rootDir>/../tools/testing/outsideEnvironment.cjs',
-  transform: { '^.+\\.tsx?$': '<rootDir>/../tools/testing/outsideTransform.cjs' },
-  transformIgnorePatterns: ['/node_modules/', '[.]cjs$'],
+  transform: { '\\.([cm]?js|tsx?)$': '<rootDir>/../tools/testing/outsideTransform.cjs' },
+  // Jest's own modules stay as they are; a spec's other packages are those of the code it tests.
+  transformIgnorePatterns: ['/node_modules/(@?jest|expect|@swc)', '/tools/testing/'],
   moduleNameMapper,
   testMatch: ['**/*.spec.ts'],
 });
