@@ -29,7 +29,7 @@ module.exports = {
       testEnvironment: '<rootDir>/testing/environment.cjs',
       transform: transformModules,
       transformIgnorePatterns: ['node_modules/(?!(uuid|@ant-design|@rc-component|antd|@babel/runtime)/)'],
-      moduleNameMapper: { ...moduleNameMapper, '[.]css$': '<rootDir>/testing/styles.cjs' },
+      moduleNameMapper: { '^@olvet/core$': '<rootDir>/../tools/testing/core.cjs', '[.]css$': '<rootDir>/testing/styles.cjs' },
       setupFilesAfterEnv: ['<rootDir>/testing/setup.ts'],
       testEnvironmentOptions: { customExportConditions: ['node', 'require', 'default'] },
     },
