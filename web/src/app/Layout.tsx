@@ -1,11 +1,9 @@
-import {
-  BgColorsOutlined,
-  CoffeeOutlined,
-  InboxOutlined,
-  ProfileOutlined,
-  SlidersOutlined,
-  ToolOutlined,
-} from '@ant-design/icons';
+import BgColorsOutlined from '@ant-design/icons/BgColorsOutlined';
+import CoffeeOutlined from '@ant-design/icons/CoffeeOutlined';
+import InboxOutlined from '@ant-design/icons/InboxOutlined';
+import ProfileOutlined from '@ant-design/icons/ProfileOutlined';
+import SlidersOutlined from '@ant-design/icons/SlidersOutlined';
+import ToolOutlined from '@ant-design/icons/ToolOutlined';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate } from 'react-router';
 import { useShortcuts } from '../parts/useShortcuts';

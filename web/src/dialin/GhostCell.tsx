@@ -1,4 +1,5 @@
-import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
+import MinusOutlined from '@ant-design/icons/MinusOutlined';
+import PlusOutlined from '@ant-design/icons/PlusOutlined';
 import type { KeyboardEvent } from 'react';
 import styles from './GhostCell.module.css';
 import sheetStyles from './RunSheet.module.css';

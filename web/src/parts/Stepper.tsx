@@ -1,4 +1,5 @@
-import { MinusOutlined, PlusOutlined } from '@ant-design/icons';
+import MinusOutlined from '@ant-design/icons/MinusOutlined';
+import PlusOutlined from '@ant-design/icons/PlusOutlined';
 import { roundTo } from '@olvet/core';
 import { Button } from 'antd';
 import { NumberInput } from './NumberInput';
