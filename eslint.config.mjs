@@ -20,7 +20,7 @@ export default tseslint.config(
     files: ['**/*.{ts,tsx}'],
     languageOptions: {
       parserOptions: {
-        project: ['core/tsconfig.lint.json', 'server/tsconfig.lint.json', 'web/tsconfig.json', 'tools/tsconfig.json'],
+        project: ['tsconfig.json'],
         tsconfigRootDir: import.meta.dirname,
       },
     },

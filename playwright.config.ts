@@ -6,9 +6,9 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   outputDir: '.olvet/test-results',
   workers: 2,
-  timeout: 240_000,
-  expect: { timeout: 30_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   forbidOnly: true,
   // The page honours it; a dialog that still grows can lose a click to where it was.
-  use: { ...browserOptions, trace: 'retain-on-failure', contextOptions: { reducedMotion: 'reduce' } },
+  use: { ...browserOptions, contextOptions: { reducedMotion: 'reduce' } },
 });

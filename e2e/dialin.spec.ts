@@ -43,7 +43,6 @@ async function openRun(page: Page, request: APIRequestContext, grind = 15): Prom
 }
 
 test('a whole dial-in by shorthand, kept as a card and still there after a reload', async ({ page, request }) => {
-  test.setTimeout(400_000);
   await openRun(page, request);
   const barista = new Barista(page, 'shorthand');
   for (let shots = 0; shots < 10; shots += 1) {

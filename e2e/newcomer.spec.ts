@@ -6,7 +6,7 @@ import { test } from './test';
 test('a newcomer on an empty shop gets the first advice in under two minutes, and dials in to a card', async ({
   page,
 }) => {
-  test.setTimeout(400_000);
+  test.setTimeout(120_000);
   await page.goto(EMPTY_URL);
   await expect(page.getByRole('heading', { name: 'Your bar starts here' })).toBeVisible();
   await page.getByRole('button', { name: 'Set up the first station' }).click();

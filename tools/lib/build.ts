@@ -41,16 +41,16 @@ const PARTS: Part[] = [
 /** Builds what is older than its sources; `only` names one part. */
 export async function buildStale(home: string, only?: 'core and server' | 'page'): Promise<void> {
   const lock = readFileSync('package-lock.json', 'utf8');
-  for (const part of PARTS) {
-    if (only && part.name !== only) continue;
+  const build = async (part: Part): Promise<void> => {
     const stamp = join(home, `built-${part.name.replaceAll(' ', '-')}`);
     const fingerprint = createHash('sha256').update(lock).update(describe(part.sources)).digest('hex');
-    if (existsSync(part.output) && existsSync(stamp) && readFileSync(stamp, 'utf8') === fingerprint) continue;
+    if (existsSync(part.output) && existsSync(stamp) && readFileSync(stamp, 'utf8') === fingerprint) return;
     say(`Building ${part.name} …`);
     if ((await part.build()) !== 0) throw new Stop(`Building ${part.name} failed: see above.`);
     mkdirSync(home, { recursive: true });
     writeFileSync(stamp, fingerprint);
-  }
+  };
+  await Promise.all(PARTS.filter(({ name }) => !only || name === only).map(build));
 }
 
 /** Names, sizes and times of all files below: enough to see a change, quicker than reading them. */

@@ -10,8 +10,7 @@ const swcOptions = require('./swcOptions.cjs');
  */
 const core = join(__dirname, '..', '..', 'core', 'src', 'index.ts');
 const resolveFilename = Module._resolveFilename;
-Module._resolveFilename = (request, ...rest) =>
-  request === '@olvet/core' ? core : resolveFilename(request, ...rest);
+Module._resolveFilename = (request, ...rest) => (request === '@olvet/core' ? core : resolveFilename(request, ...rest));
 addHook((code, filename) => transformSync(code, { ...swcOptions, filename, sourceMaps: 'inline' }).code, {
   exts: ['.ts'],
 });
