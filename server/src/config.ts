@@ -1,6 +1,8 @@
 /** Injection token of the server's settings. */
 export const CONFIG = Symbol('config');
 
+const LESSON_PATIENCE_MS = 2000;
+
 export interface Config {
   databaseUrl: string;
   host: string;
@@ -10,6 +12,10 @@ export interface Config {
   /** Load the demo shop into an empty database. */
   demo: boolean;
   logLevel: 'silent' | 'error' | 'warn' | 'info';
+  /** On the disk that holds the data; null where the database is elsewhere. */
+  dataFolder: string | null;
+  /** How long an answer waits for the lesson of a dial-in it closed; what takes longer is seen at the next look. */
+  lessonPatienceMs: number;
 }
 
 /**
@@ -34,5 +40,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     webFolder: env.WEB_FOLDER ?? null,
     logLevel: level,
     demo: env.DEMO === '1',
+    dataFolder: env.DATA_FOLDER ?? null,
+    lessonPatienceMs: LESSON_PATIENCE_MS,
   };
 }

@@ -10,6 +10,8 @@ it('is described by docs/openapi.json, from which the page’s client is generat
     webFolder: null,
     demo: false,
     logLevel: 'silent',
+    dataFolder: null,
+    lessonPatienceMs: 0,
   });
   const now = JSON.parse(JSON.stringify(describeApi(app))) as unknown;
   await app.close();

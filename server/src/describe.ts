@@ -10,6 +10,8 @@ async function main(): Promise<void> {
     webFolder: null,
     demo: false,
     logLevel: 'silent',
+    dataFolder: null,
+    lessonPatienceMs: 0,
   });
   process.stdout.write(`${JSON.stringify(describeApi(app), null, 2)}\n`);
   await app.close();

@@ -1,11 +1,14 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
-import { advise, parseAdviceRequest, type Advice } from '@olvet/core';
+import { parseAdviceRequest, type Advice } from '@olvet/core';
 import { Problem } from '../common/problem';
+import { ComputePool } from '../computing/computePool';
 
 /** The advice contract over HTTP: the same pure function as on the page and on the command line. */
 @Controller('advice')
 export class AdviceController {
+  constructor(private readonly compute: ComputePool) {}
+
   @Post()
   @HttpCode(200)
   @ApiOperation({
@@ -14,9 +17,9 @@ export class AdviceController {
   })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })
   @ApiOkResponse({ schema: { type: 'object', additionalProperties: true } })
-  ask(@Body() body: unknown): Advice {
+  async ask(@Body() body: unknown): Promise<Advice> {
     const parsed = parseAdviceRequest(body);
     if (!parsed.ok) throw new Problem('invalid', 'This is not a valid advice request.', parsed.errors);
-    return advise(parsed.request);
+    return this.compute.advice(parsed.request);
   }
 }

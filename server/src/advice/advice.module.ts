@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
+import { ComputingModule } from '../computing/computing.module';
 import { AdviceController } from './advice.controller';
 
-@Module({ controllers: [AdviceController] })
+@Module({ imports: [ComputingModule], controllers: [AdviceController] })
 export class AdviceModule {}

@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common';
-import { RunsModule } from '../runs/runs.module';
+import { LearningModule } from '../learning/learning.module';
 import { CardsController } from './cards.controller';
 import { CardsService } from './cards.service';
 
-@Module({ imports: [RunsModule], controllers: [CardsController], providers: [CardsService] })
+@Module({ imports: [LearningModule], controllers: [CardsController], providers: [CardsService] })
 export class CardsModule {}

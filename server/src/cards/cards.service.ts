@@ -4,8 +4,9 @@ import { Sequelize } from 'sequelize-typescript';
 import { Coffee } from '../coffees/coffee.entity';
 import { notFound, Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
+import { writeOnce } from '../common/writeOnce';
+import { LearningService } from '../learning/learning.service';
 import { Run } from '../runs/run.entity';
-import { RunsService } from '../runs/runs.service';
 import { Station } from '../stations/station.entity';
 import type { KeepCardDto } from './card.dto';
 import { Card, CardVersion } from './card.entity';
@@ -16,7 +17,7 @@ export type CardWithLatest = object;
 export class CardsService {
   constructor(
     private readonly sequelize: Sequelize,
-    private readonly runs: RunsService,
+    private readonly learning: LearningService,
   ) {}
 
   async list(shopId: string, query: ListQuery): Promise<Page<CardWithLatest>> {
@@ -46,16 +47,16 @@ export class CardsService {
   }
 
   /**
-   * Ends a dial-in with its recipe: card, version, run, station and what was learned of the grinder, all or nothing.
+   * Ends a dial-in with its recipe: card, version, run, station and that a lesson is due, all or nothing.
    * Sent twice with the same version id it changes nothing the second time.
    */
   async keep(shopId: string, runId: string, dto: KeepCardDto): Promise<object> {
-    await this.sequelize.transaction(async (transaction) => {
+    const grinderId = await writeOnce(this.sequelize, async (transaction) => {
       const run = await Run.findOne({ where: { shopId, id: runId }, transaction, lock: true });
       if (!run) throw notFound('dial-in');
       const known = await CardVersion.findOne({ where: { shopId, id: dto.versionId }, transaction });
       if (known) {
-        if (known.cardId === dto.cardId && known.runId === runId) return;
+        if (known.cardId === dto.cardId && known.runId === runId) return run.grinderId;
         throw new Problem('invalid', 'This version belongs elsewhere.', [
           { path: 'versionId', message: 'is already used by another one: choose another' },
         ]);
@@ -66,10 +67,12 @@ export class CardsService {
         ]);
       }
       await this.addVersion(shopId, run, dto, transaction);
-      await this.runs.learn(shopId, runId, transaction);
       await run.update({ status: 'kept', endedAt: new Date(), revision: run.revision + 1 }, { transaction });
       await this.setStation(shopId, run, dto, transaction);
+      await this.learning.enqueue(run, transaction);
+      return run.grinderId;
     });
+    await this.learning.settled(shopId, grinderId);
     return this.get(shopId, dto.cardId);
   }
 

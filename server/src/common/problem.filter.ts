@@ -1,10 +1,14 @@
 import { Catch, HttpException, Logger, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { FieldError } from '@olvet/core';
 import type { Response } from 'express';
-import { ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
+import { ConnectionError, DatabaseError, ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { Problem } from './problem';
 
-const STATUS: Record<Problem['kind'], number> = { invalid: 422, 'not-found': 404, conflict: 409 };
+const STATUS: Record<Problem['kind'], number> = { invalid: 422, 'not-found': 404, conflict: 409, busy: 503 };
+/** A client that is told so asks again by itself. */
+const RETRY_AFTER_SECONDS = 1;
+/** PostgreSQL's own: statement or lock took too long, the server is shutting down, a deadlock was broken. */
+const PASSING = new Set(['57014', '55P03', '57P01', '57P02', '57P03', '40P01', '53300']);
 
 interface ProblemBody {
   type: 'about:blank';
@@ -24,6 +28,7 @@ export class ProblemFilter implements ExceptionFilter {
     const body = this.describe(error);
     if (body.status >= 500) this.logger.error(error);
     if (response.headersSent) return void response.end();
+    if (body.status === 503) response.setHeader('Retry-After', RETRY_AFTER_SECONDS);
     response.status(body.status).type('application/problem+json').send(JSON.stringify(body));
   }
 
@@ -46,6 +51,7 @@ function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBo
     409: 'Changed in the meantime',
     413: 'Too large',
     422: 'Not valid',
+    503: 'Busy',
   };
   return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail, errors };
 }
@@ -64,7 +70,16 @@ function fromDatabase(error: unknown): Problem | null {
       { path, message: 'is already used by another one: choose another' },
     ]);
   }
+  if (isPassing(error)) {
+    return new Problem('busy', 'The database does not answer in time. Nothing was saved; try again in a moment.');
+  }
   return null;
+}
+
+/** What may go well a moment later: no connection free or to be had, too slow, just starting. */
+function isPassing(error: unknown): boolean {
+  if (error instanceof ConnectionError) return true;
+  return error instanceof DatabaseError && PASSING.has(String((error.parent as { code?: string }).code));
 }
 
 function columnOf(error: Error): string {

@@ -22,13 +22,15 @@ export class RowView {
   @ApiProperty({ format: 'date-time' }) updatedAt!: string;
 }
 
-export class ListQuery {
+export class PageQuery {
   @NumberField({ min: 1, max: 1e6, integer: true, optional: true })
   page?: number;
 
   @NumberField({ min: 1, max: 200, integer: true, optional: true })
   pageSize?: number;
+}
 
+export class ListQuery extends PageQuery {
   @IdField({ optional: true })
   coffeeId?: string;
 

@@ -1,10 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Order, Transaction, WhereOptions } from 'sequelize';
-import { UniqueConstraintError } from 'sequelize';
 import type { ModelCtor, Sequelize } from 'sequelize-typescript';
 import type { Owned } from '../database/owned.model';
 import { notFound, Problem } from './problem';
 import type { ListQuery, Page } from './rows';
+import { writeOnce } from './writeOnce';
 
 const PAGE_SIZE = 50;
 
@@ -57,15 +57,7 @@ export abstract class Store<M extends Owned, D extends Written> {
   /** Writes once however often it is sent; refuses to overwrite what its author has not seen. */
   async put(shopId: string, id: string, dto: D, within?: Transaction): Promise<M> {
     if (within) return this.putWithin(shopId, id, dto, within);
-    try {
-      return await this.sequelize.transaction((transaction) => this.putWithin(shopId, id, dto, transaction));
-    } catch (error) {
-      // Two tablets created the same row at once: the second one finds it now.
-      if (error instanceof UniqueConstraintError && (await this.find(shopId, id))) {
-        return this.sequelize.transaction((transaction) => this.putWithin(shopId, id, dto, transaction));
-      }
-      throw error;
-    }
+    return writeOnce(this.sequelize, (transaction) => this.putWithin(shopId, id, dto, transaction));
   }
 
   /** Hidden rows of a list, for example retired ones. */
@@ -81,6 +73,9 @@ export abstract class Store<M extends Owned, D extends Written> {
   /** Called before a changed row is saved, inside the transaction. */
   protected async beforeChange(_row: M, _dto: D, _transaction: Transaction): Promise<void> {}
 
+  /** Called after a row was made or changed, inside the transaction. */
+  protected async afterWrite(_row: M, _transaction: Transaction): Promise<void> {}
+
   /** Rules that need more than the one object; throw a Problem. */
   protected async check(_shopId: string, _dto: D, _row: M | null, _transaction: Transaction): Promise<void> {}
 
@@ -91,7 +86,9 @@ export abstract class Store<M extends Owned, D extends Written> {
     if (!row) {
       await this.check(shopId, dto, null, transaction);
       const found = await this.atCreation(shopId, dto, transaction);
-      return this.model.create({ ...values, ...found, shopId, id } as never, { transaction });
+      const made = await this.model.create({ ...values, ...found, shopId, id } as never, { transaction });
+      await this.afterWrite(made, transaction);
+      return made;
     }
     if (this.isUnchanged(row, values)) return row;
     if (revision !== row.revision) {
@@ -105,7 +102,9 @@ export abstract class Store<M extends Owned, D extends Written> {
     }
     await this.check(shopId, dto, row, transaction);
     await this.beforeChange(row, dto, transaction);
-    return row.update({ ...values, revision: row.revision + 1 } as never, { transaction });
+    await row.update({ ...values, revision: row.revision + 1 } as never, { transaction });
+    await this.afterWrite(row, transaction);
+    return row;
   }
 
   private find(shopId: string, id: string, transaction?: Transaction): Promise<M | null> {

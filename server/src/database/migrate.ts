@@ -1,11 +1,16 @@
+import { Logger, makeWorkerUtils } from 'graphile-worker';
+import type { PoolConfig } from 'pg';
+import type { Transaction } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { Umzug, type UmzugStorage } from 'umzug';
+import { heardPool } from './heardPool';
 import * as first from '../../migrations/0001-first';
 import * as lessons from '../../migrations/0002-lessons';
 import * as preparation from '../../migrations/0003-preparation';
 import * as confirmShots from '../../migrations/0004-confirm-shots';
 import * as suggestedStart from '../../migrations/0005-suggested-start';
 import * as startSd from '../../migrations/0006-start-sd';
+import * as quickAndTraced from '../../migrations/0007-quick-and-traced';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -24,34 +29,95 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0004-confirm-shots': confirmShots,
   '0005-suggested-start': suggestedStart,
   '0006-start-sd': startSd,
+  '0007-quick-and-traced': quickAndTraced,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */
 const LOCK_KEY = 47905;
 
-/** Brings the schema up to date, each migration in a transaction of its own. Returns the names that were run. */
+/** The schema was made by a newer Olvet than this one. */
+export class NewerSchema extends Error {
+  constructor(names: string[]) {
+    super(
+      `This database was last used by a newer Olvet (it knows ${names.join(', ')}). Nothing was changed: start the newer ` +
+        'version again, or use another database.',
+    );
+  }
+}
+
+/**
+ * Brings the schema up to date, all of it or nothing: a migration and its entry in the book are one transaction.
+ * Returns the names that were run.
+ * @throws NewerSchema where the book names migrations this code does not know
+ */
 export async function migrate(sequelize: Sequelize): Promise<string[]> {
-  return sequelize.transaction(async (lock) => {
-    await sequelize.query(`SELECT pg_advisory_xact_lock(${LOCK_KEY})`, { transaction: lock });
+  const names = await sequelize.transaction(async (transaction) => {
+    const run = async (sql: string): Promise<void> => void (await sequelize.query(sql, { transaction }));
+    // A migration may take as long as it needs, and as long as the one before it at the lock.
+    await run('SET LOCAL statement_timeout = 0');
+    await run('SET LOCAL lock_timeout = 0');
+    await run(`SELECT pg_advisory_xact_lock(${LOCK_KEY})`);
+    const book = new Book(sequelize, transaction);
+    await book.open();
+    const unknown = (await book.executed()).filter((name) => !(name in MIGRATIONS));
+    if (unknown.length > 0) throw new NewerSchema(unknown);
     const umzug = new Umzug({
-      migrations: Object.entries(MIGRATIONS).map(([name, migration]) => ({
+      migrations: Object.entries(MIGRATIONS).map(([name, { up, down }]) => ({
         name,
-        up: () => inTransaction(sequelize, migration.up),
-        down: () => inTransaction(sequelize, migration.down),
+        up: () => up({ run }),
+        down: () => down({ run }),
       })),
-      storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+      storage: book,
       logger: undefined,
     });
     return (await umzug.up()).map(({ name }) => name);
   });
+  await migrateJobs(sequelize);
+  return names;
 }
 
-async function inTransaction(sequelize: Sequelize, change: Migration['up']): Promise<void> {
-  await sequelize.transaction(async (transaction) => {
-    await change({
-      run: async (sql) => {
-        await sequelize.query(sql, { transaction });
-      },
-    });
-  });
+/** Which migrations were run, kept in the transaction that runs them. */
+class Book implements UmzugStorage {
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly transaction: Transaction,
+  ) {}
+
+  async open(): Promise<void> {
+    await this.query('CREATE TABLE IF NOT EXISTS migrations ("name" varchar(255) PRIMARY KEY)');
+  }
+
+  async executed(): Promise<string[]> {
+    const rows = (await this.query('SELECT "name" FROM migrations ORDER BY "name"')) as { name: string }[];
+    return rows.map(({ name }) => name);
+  }
+
+  async logMigration({ name }: { name: string }): Promise<void> {
+    await this.query('INSERT INTO migrations ("name") VALUES (:name)', { name });
+  }
+
+  async unlogMigration({ name }: { name: string }): Promise<void> {
+    await this.query('DELETE FROM migrations WHERE "name" = :name', { name });
+  }
+
+  private async query(sql: string, replacements: Record<string, string> = {}): Promise<unknown[]> {
+    return (await this.sequelize.query(sql, { replacements, transaction: this.transaction }))[0];
+  }
+}
+
+/** The queue keeps its own tables, in a schema of its own; it waits for whoever else does the same. */
+async function migrateJobs(sequelize: Sequelize): Promise<void> {
+  const pgPool = heardPool({ ...connectionOf(sequelize), max: 2 }, () => undefined);
+  try {
+    const utils = await makeWorkerUtils({ pgPool, logger: new Logger(() => () => undefined) });
+    await utils.migrate();
+    await utils.release();
+  } finally {
+    await pgPool.end();
+  }
+}
+
+function connectionOf(sequelize: Sequelize): PoolConfig {
+  const { host, port, username, password, database } = sequelize.config;
+  return { host, port: Number(port), user: username, password: password ?? undefined, database };
 }

@@ -14,7 +14,7 @@ import { Run } from '../runs/run.entity';
 import { Shop } from '../shop/shop.entity';
 import { Shot, ShotEdit } from '../shots/shot.entity';
 import { Station } from '../stations/station.entity';
-import { Tasting } from '../tastings/tasting.entity';
+import { Tasting, TastingEdit } from '../tastings/tasting.entity';
 
 /** Every table. A new one is an entity and a line here. */
 export const MODELS = [
@@ -29,6 +29,7 @@ export const MODELS = [
   Shot,
   ShotEdit,
   Tasting,
+  TastingEdit,
   Card,
   CardVersion,
   PersonPalate,

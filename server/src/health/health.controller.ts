@@ -1,25 +1,61 @@
-import { Controller, Get, ServiceUnavailableException } from '@nestjs/common';
+import { Controller, Get, Inject } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation, ApiProperty } from '@nestjs/swagger';
+import { statfs } from 'node:fs/promises';
 import { Sequelize } from 'sequelize-typescript';
+import { Problem } from '../common/problem';
+import { CONFIG, type Config } from '../config';
 
-class HealthView {
+/** Below this nothing new should be begun: PostgreSQL stops for good where a disk is full. */
+const LEAST_FREE_MB = 200;
+const MB = 1024 * 1024;
+
+class LiveView {
   @ApiProperty() status!: string;
-  @ApiProperty() database!: string;
+}
+
+class ReadyView extends LiveView {
+  @ApiProperty({ description: 'A row was written and read back' }) database!: string;
+  @ApiProperty({ type: Number, nullable: true, description: 'On the disk of the data, where the server can see it' })
+  freeMb!: number | null;
 }
 
 @Controller('health')
 export class HealthController {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    @Inject(CONFIG) private readonly config: Config,
+  ) {}
 
+  /** The process answers; it asks nothing else, so that a slow database does not get it restarted. */
+  @Get('live')
+  @ApiOperation({ operationId: 'getLiveness' })
+  @ApiOkResponse({ type: LiveView })
+  live(): LiveView {
+    return { status: 'ok' };
+  }
+
+  /** Work can be taken on: a write goes through and the disk has room. */
   @Get()
   @ApiOperation({ operationId: 'getHealth' })
-  @ApiOkResponse({ type: HealthView })
-  async check(): Promise<HealthView> {
+  @ApiOkResponse({ type: ReadyView })
+  async ready(): Promise<ReadyView> {
     try {
-      await this.sequelize.query('SELECT 1');
+      await this.sequelize.query(
+        `INSERT INTO heartbeat ("id", "beatAt") VALUES (1, now()) ON CONFLICT ("id") DO UPDATE SET "beatAt" = now()`,
+      );
     } catch (error) {
-      throw new ServiceUnavailableException('The database does not answer.', { cause: error });
+      throw new Problem('busy', 'The database does not take a write.', [], { cause: error });
     }
-    return { status: 'ok', database: 'ok' };
+    const freeMb = await this.freeMb();
+    if (freeMb !== null && freeMb < LEAST_FREE_MB) {
+      throw new Problem('busy', `The disk has ${freeMb} MB left: make room, ${LEAST_FREE_MB} MB at least.`);
+    }
+    return { status: 'ok', database: 'ok', freeMb };
+  }
+
+  private async freeMb(): Promise<number | null> {
+    if (this.config.dataFolder === null) return null;
+    const { bavail, bsize } = await statfs(this.config.dataFolder);
+    return Math.floor((bavail * bsize) / MB);
   }
 }

@@ -29,8 +29,8 @@ describe('shots', () => {
     await put(`shots/${id}`, shotBody(ids, { timeSeconds: 31.5, revision: 1 })).expect(200);
     await put(`shots/${id}`, shotBody(ids, { timeSeconds: 28, revision: 1 })).expect(409);
     const { body: history } = await house.api.get(`/api/shots/${id}/history`).expect(200);
-    expect(history).toHaveLength(1);
-    expect(history[0]).toMatchObject({ revision: 1, before: { timeSeconds: 21.5 } });
+    expect(history.total).toBe(1);
+    expect(history.items[0]).toMatchObject({ revision: 1, before: { timeSeconds: 21.5 } });
     const { body: shot } = await house.api.get(`/api/shots/${id}`).expect(200);
     expect(shot).toMatchObject({ timeSeconds: 31.5, revision: 2 });
   });

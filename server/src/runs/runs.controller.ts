@@ -3,13 +3,17 @@ import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { resourceController } from '../common/resource.controller';
 import { CurrentShop } from '../shop/shop.guard';
 import { ListedRunView, RunDto, RunView, SheetView } from './run.dto';
+import { SheetReader } from '../sheet/sheet.reader';
 import { RunsService } from './runs.service';
 
 const Base = resourceController({ one: 'Run', many: 'Runs', dto: RunDto, view: RunView, listed: ListedRunView });
 
 @Controller('runs')
 export class RunsController extends Base {
-  constructor(private readonly runs: RunsService) {
+  constructor(
+    runs: RunsService,
+    private readonly sheets: SheetReader,
+  ) {
     super(runs);
   }
 
@@ -17,6 +21,6 @@ export class RunsController extends Base {
   @ApiOperation({ operationId: 'getSheet' })
   @ApiOkResponse({ type: SheetView })
   sheet(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
-    return this.runs.sheet(shopId, id);
+    return this.sheets.read(shopId, id);
   }
 }

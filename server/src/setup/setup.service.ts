@@ -3,6 +3,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { BagsService } from '../bags/bags.service';
 import { BasketsService } from '../baskets/baskets.service';
 import { CoffeesService } from '../coffees/coffees.service';
+import { writeOnce } from '../common/writeOnce';
 import { GrindersService } from '../grinders/grinders.service';
 import { MachinesService } from '../machines/machines.service';
 import type { Run } from '../runs/run.entity';
@@ -26,7 +27,7 @@ export class SetupService {
 
   put(shopId: string, stationId: string, dto: SetupDto): Promise<Run> {
     const { grinder, machine, basket, coffee, bag, station, run, runId } = dto;
-    return this.sequelize.transaction(async (transaction) => {
+    return writeOnce(this.sequelize, async (transaction) => {
       if (grinder) await this.grinders.put(shopId, station.grinderId, grinder, transaction);
       if (machine) await this.machines.put(shopId, station.machineId, machine, transaction);
       if (basket) await this.baskets.put(shopId, station.basketId, basket, transaction);

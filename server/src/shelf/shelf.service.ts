@@ -36,39 +36,27 @@ export class ShelfService {
     return { bags, pace };
   }
 
+  /** What each open bag has left: what was ground of its coffee since it was opened or weighed, until the next one was opened. */
   private async bags(shopId: string): Promise<BagStockView[]> {
-    const open = await this.sequelize.query<{
-      bagId: string;
-      coffeeId: string;
-      fullGrams: number;
-      since: Date | null;
-      until: Date | null;
-    }>(
-      `SELECT "id" AS "bagId", "coffeeId", coalesce("weighedGrams", "weightGrams") AS "fullGrams",
-              coalesce("weighedAt", "openedOn"::timestamptz) AS "since",
-              lead("openedOn"::timestamptz) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
-       FROM bags WHERE "shopId" = :shopId AND "finishedAt" IS NULL`,
+    const bags = await this.sequelize.query<{ bagId: string; coffeeId: string; fullGrams: number; usedGrams: number }>(
+      `WITH open AS (
+         SELECT "id", "coffeeId", coalesce("weighedGrams", "weightGrams") AS "fullGrams",
+                coalesce("weighedAt", "openedOn"::timestamptz) AS "since",
+                lead("openedOn"::timestamptz) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
+         FROM bags WHERE "shopId" = :shopId AND "finishedAt" IS NULL),
+       first AS (SELECT coalesce(min("since"), 'infinity') AS "since" FROM open),
+       used AS (${SHOTS_SINCE.replace(':since', '(SELECT "since" FROM first)')})
+       SELECT open."id" AS "bagId", open."coffeeId", open."fullGrams", coalesce(sum(used."grams"), 0)::float8 AS "usedGrams"
+       FROM open LEFT JOIN used ON used."coffeeId" = open."coffeeId" AND used."pulledAt" >= open."since"
+         AND (open."until" IS NULL OR used."pulledAt" < open."until")
+       GROUP BY open."id", open."coffeeId", open."fullGrams"`,
       { replacements: { shopId }, type: QueryTypes.SELECT },
     );
-    const begun = open.flatMap(({ since }) => (since ? [since.getTime()] : []));
-    const used = begun.length === 0 ? [] : await this.shotsSince(shopId, new Date(Math.min(...begun)));
-    return open.map(({ bagId, coffeeId, fullGrams, since, until }) => {
-      const own = since
-        ? used.filter(
-            (shot) => shot.coffeeId === coffeeId && shot.pulledAt >= since && (!until || shot.pulledAt < until),
-          )
-        : [];
-      const usedGrams = own.reduce((sum, { grams }) => sum + grams, 0);
-      return {
-        bagId,
-        coffeeId,
-        leftGrams: Math.round(stockOf({ weightGrams: fullGrams, usedGrams, gramsPerDay: 0 }).leftGrams),
-      };
-    });
-  }
-
-  private shotsSince(shopId: string, since: Date): Promise<{ coffeeId: string; pulledAt: Date; grams: number }[]> {
-    return this.sequelize.query(SHOTS_SINCE, { replacements: { shopId, since }, type: QueryTypes.SELECT });
+    return bags.map(({ bagId, coffeeId, fullGrams, usedGrams }) => ({
+      bagId,
+      coffeeId,
+      leftGrams: Math.round(stockOf({ weightGrams: fullGrams, usedGrams, gramsPerDay: 0 }).leftGrams),
+    }));
   }
 
   private pace(shopId: string, now: Date): Promise<CoffeePaceView[]> {

@@ -1,11 +1,15 @@
-import { Controller, Get, Param, ParseUUIDPipe } from '@nestjs/common';
+import { Controller, Get, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { resourceController } from '../common/resource.controller';
 import { CurrentShop } from '../shop/shop.guard';
+import { PageQuery, pageOf } from '../common/rows';
+import { validated } from '../common/validation';
 import { ShotDto, ShotEditView, ShotView } from './shot.dto';
 import { ShotsService } from './shots.service';
 
 const Base = resourceController({ one: 'Shot', many: 'Shots', dto: ShotDto, view: ShotView });
+
+const ShotEditPage = pageOf(ShotEditView, 'ShotEditPage');
 
 @Controller('shots')
 export class ShotsController extends Base {
@@ -15,8 +19,12 @@ export class ShotsController extends Base {
 
   @Get(':id/history')
   @ApiOperation({ operationId: 'getShotHistory' })
-  @ApiOkResponse({ type: [ShotEditView] })
-  history(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
-    return this.shots.history(shopId, id);
+  @ApiOkResponse({ type: ShotEditPage })
+  history(
+    @CurrentShop() shopId: string,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query(validated(PageQuery, { query: true })) query: PageQuery,
+  ): Promise<unknown> {
+    return this.shots.history(shopId, id, query);
   }
 }

@@ -1,11 +1,11 @@
 import { Module } from '@nestjs/common';
-import { RunsModule } from '../runs/runs.module';
+import { LearningModule } from '../learning/learning.module';
 import { TastingsModule } from '../tastings/tastings.module';
 import { ShotsController } from './shots.controller';
 import { ShotsService } from './shots.service';
 
 @Module({
-  imports: [RunsModule, TastingsModule],
+  imports: [LearningModule, TastingsModule],
   controllers: [ShotsController],
   providers: [ShotsService],
   exports: [ShotsService],

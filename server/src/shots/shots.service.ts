@@ -2,20 +2,24 @@ import { Injectable } from '@nestjs/common';
 import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
+import type { Page, PageQuery } from '../common/rows';
 import { Store } from '../common/store';
+import { writeOnce } from '../common/writeOnce';
+import { LearningService } from '../learning/learning.service';
 import { Run } from '../runs/run.entity';
-import { RunsService } from '../runs/runs.service';
-import { Tasting } from '../tastings/tasting.entity';
 import { TastingsService } from '../tastings/tastings.service';
 import type { ShotDto } from './shot.dto';
 import { Shot, ShotEdit } from './shot.entity';
+
+/** Far beyond any dial-in; what it reads, shows and learns from stays quick. */
+const MOST_SHOTS = 200;
 
 @Injectable()
 export class ShotsService extends Store<Shot, ShotDto> {
   constructor(
     sequelize: Sequelize,
     private readonly tastings: TastingsService,
-    private readonly runs: RunsService,
+    private readonly learning: LearningService,
   ) {
     super(sequelize, Shot, {
       what: 'shot',
@@ -29,32 +33,32 @@ export class ShotsService extends Store<Shot, ShotDto> {
 
   /** The shot and, where given, its first taste note: all or nothing. */
   override async put(shopId: string, id: string, dto: ShotDto, within?: Transaction): Promise<Shot> {
-    const { tasting, ...shot } = dto;
-    if (within) return super.put(shopId, id, shot, within);
-    const saved = await this.putWithTasting(shopId, id, shot, tasting);
-    await this.runs.learnAgain(shopId, saved.runId);
+    if (within) return this.putWithTasting(shopId, id, dto, within);
+    const saved = await writeOnce(this.sequelize, (transaction) => this.putWithTasting(shopId, id, dto, transaction));
+    await this.learning.settledFor(shopId, saved.runId);
     return saved;
   }
 
-  private async putWithTasting(
-    shopId: string,
-    id: string,
-    shot: Omit<ShotDto, 'tasting'>,
-    tasting: ShotDto['tasting'],
-  ): Promise<Shot> {
-    if (!tasting) return super.put(shopId, id, shot);
-    return this.sequelize.transaction(async (transaction) => {
-      const saved = await super.put(shopId, id, shot, transaction);
+  private async putWithTasting(shopId: string, id: string, dto: ShotDto, transaction: Transaction): Promise<Shot> {
+    const { tasting, ...shot } = dto;
+    const saved = await super.put(shopId, id, shot, transaction);
+    if (tasting) {
       const { id: tastingId, ...values } = tasting;
-      const seen = await Tasting.findOne({ where: { shopId, id: tastingId }, transaction });
-      await this.tastings.put(shopId, tastingId, { ...values, shotId: id, revision: seen?.revision }, transaction);
-      return saved;
-    });
+      await this.tastings.put(shopId, tastingId, { ...values, shotId: id }, transaction);
+    }
+    return saved;
   }
 
-  async history(shopId: string, id: string): Promise<ShotEdit[]> {
+  /** Newest first. */
+  async history(shopId: string, id: string, { page = 1, pageSize = 50 }: PageQuery): Promise<Page<ShotEdit>> {
     await this.get(shopId, id);
-    return ShotEdit.findAll({ where: { shopId, shotId: id }, order: [['revision', 'DESC']] });
+    const { rows, count } = await ShotEdit.findAndCountAll({
+      where: { shopId, shotId: id },
+      order: [['revision', 'DESC']],
+      limit: pageSize,
+      offset: (page - 1) * pageSize,
+    });
+    return { items: rows, total: count, page, pageSize };
   }
 
   protected override async beforeChange(row: Shot, _dto: ShotDto, transaction: Transaction): Promise<void> {
@@ -62,6 +66,10 @@ export class ShotsService extends Store<Shot, ShotDto> {
       { shopId: row.shopId, shotId: row.id, revision: row.revision, before: row.toJSON() },
       { transaction },
     );
+  }
+
+  protected override afterWrite(row: Shot, transaction: Transaction): Promise<void> {
+    return this.learning.enqueueAgain(row.shopId, row.runId, transaction);
   }
 
   /** A shot of a run was pulled on the run's station. */
@@ -81,6 +89,11 @@ export class ShotsService extends Store<Shot, ShotDto> {
     if (run && run.status !== 'open' && row === null) {
       throw new Problem('conflict', 'This dial-in is closed.', [
         { path: 'runId', message: 'is a closed dial-in: open a new one' },
+      ]);
+    }
+    if (row === null && (await Shot.count({ where: { shopId, runId: dto.runId }, transaction })) >= MOST_SHOTS) {
+      throw new Problem('invalid', 'This dial-in is full.', [
+        { path: 'runId', message: `has ${MOST_SHOTS} shots, the most a dial-in holds: close it and open a new one` },
       ]);
     }
   }

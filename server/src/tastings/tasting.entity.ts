@@ -1,4 +1,4 @@
-import { Column, DataType, Table } from 'sequelize-typescript';
+import { Column, DataType, Model, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 
 /** What one person tasted in one shot, on the contract's scales. */
@@ -31,4 +31,24 @@ export class Tasting extends Owned {
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare words: string;
+}
+
+/** What a tasting said before a correction. */
+@Table({ tableName: 'tasting_edits', timestamps: false })
+export class TastingEdit extends Model {
+  @Column({ type: DataType.UUID, primaryKey: true })
+  declare shopId: string;
+
+  @Column({ type: DataType.UUID, primaryKey: true })
+  declare tastingId: string;
+
+  /** The revision `before` was. */
+  @Column({ type: DataType.INTEGER, primaryKey: true })
+  declare revision: number;
+
+  @Column(DataType.JSONB)
+  declare before: object;
+
+  @Column({ type: DataType.DATE, defaultValue: DataType.NOW })
+  declare editedAt: Date;
 }

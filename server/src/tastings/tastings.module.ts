@@ -1,10 +1,10 @@
 import { Module } from '@nestjs/common';
-import { RunsModule } from '../runs/runs.module';
+import { LearningModule } from '../learning/learning.module';
 import { TastingsController } from './tastings.controller';
 import { TastingsService } from './tastings.service';
 
 @Module({
-  imports: [RunsModule],
+  imports: [LearningModule],
   controllers: [TastingsController],
   providers: [TastingsService],
   exports: [TastingsService],

@@ -7,6 +7,7 @@ import type TestAgent from 'supertest/lib/agent';
 import { v7 } from 'uuid';
 import { createApp } from '../app';
 import { migrate } from '../database/migrate';
+import { refuseSecondConnections } from '../database/oneConnection';
 
 /** A whole server on a database of its own, for one spec. */
 export interface TestHouse {
@@ -45,9 +46,12 @@ async function openTestHouse(): Promise<TestHouse> {
     webFolder: null,
     demo: false,
     logLevel: 'silent',
+    dataFolder: null,
+    lessonPatienceMs: 20_000,
   });
   const sequelize = app.get(Sequelize);
   await migrate(sequelize);
+  refuseSecondConnections(sequelize);
   await app.init();
   const api = request.agent(app.getHttpServer());
   return {

@@ -268,7 +268,13 @@ const injectedRtkApi = api
         GetShotHistoryApiResponse,
         GetShotHistoryApiArg
       >({
-        query: (queryArg) => ({ url: `/api/shots/${queryArg.id}/history` }),
+        query: (queryArg) => ({
+          url: `/api/shots/${queryArg.id}/history`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+          },
+        }),
         providesTags: ["Shots"],
       }),
       listShots: build.query<ListShotsApiResponse, ListShotsApiArg>({
@@ -555,6 +561,10 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Advice"],
       }),
+      getLiveness: build.query<GetLivenessApiResponse, GetLivenessApiArg>({
+        query: () => ({ url: `/api/health/live` }),
+        providesTags: ["Health"],
+      }),
       getHealth: build.query<GetHealthApiResponse, GetHealthApiArg>({
         query: () => ({ url: `/api/health` }),
         providesTags: ["Health"],
@@ -723,9 +733,11 @@ export type GetStartApiArg = {
   /** Middle of the wanted window */
   middleSeconds: number;
 };
-export type GetShotHistoryApiResponse = /** status 200  */ ShotEditView[];
+export type GetShotHistoryApiResponse = /** status 200  */ ShotEditPage;
 export type GetShotHistoryApiArg = {
   id: string;
+  page?: number | null;
+  pageSize?: number | null;
 };
 export type ListShotsApiResponse = /** status 200  */ ShotPage;
 export type ListShotsApiArg = {
@@ -906,7 +918,9 @@ export type AskAdviceApiArg = {
     [key: string]: any;
   };
 };
-export type GetHealthApiResponse = /** status 200  */ HealthView;
+export type GetLivenessApiResponse = /** status 200  */ LiveView;
+export type GetLivenessApiArg = void;
+export type GetHealthApiResponse = /** status 200  */ ReadyView;
 export type GetHealthApiArg = void;
 export type TemperatureUnit = "C" | "F";
 export type ShopView = {
@@ -1635,6 +1649,12 @@ export type ShotEditView = {
   editedAt: string;
   before: ShotView;
 };
+export type ShotEditPage = {
+  items: ShotEditView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
 export type ShotPage = {
   items: ShotView[];
   total: number;
@@ -2094,9 +2114,15 @@ export type TastedTodayView = {
   person: string;
   cups: TastedCoffeeView[];
 };
-export type HealthView = {
+export type LiveView = {
   status: string;
+};
+export type ReadyView = {
+  status: string;
+  /** A row was written and read back */
   database: string;
+  /** On the disk of the data, where the server can see it */
+  freeMb: number | null;
 };
 export const {
   useGetShopQuery,
@@ -2159,5 +2185,6 @@ export const {
   useGetTastedTodayQuery,
   useGetCalendarQuery,
   useAskAdviceMutation,
+  useGetLivenessQuery,
   useGetHealthQuery,
 } = injectedRtkApi;

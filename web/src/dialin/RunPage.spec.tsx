@@ -15,7 +15,7 @@ function open(sheet: SheetView, more: Record<string, object> = {}): Written[] {
     '/api/runs/run/sheet': sheet,
     '/api/cards': pageOf([]),
     '/api/start': { grind: null, sd: null, from: [] },
-    ...Object.fromEntries(sheet.shots.map(({ id }) => [`/api/shots/${id}/history`, []])),
+    ...Object.fromEntries(sheet.shots.map(({ id }) => [`/api/shots/${id}/history`, pageOf([])])),
     ...more,
   });
   renderPage(<RunPage />, { path: '/dial-in/:runId', at: '/dial-in/run' });
@@ -279,7 +279,7 @@ describe('the run page', () => {
   it('shows what a shot said before it was corrected', async () => {
     const before = shotView('s0', { timeSeconds: 12, seen: [{ sign: 'spurts', clock: 4 }], grind: 13 });
     const history = [{ revision: 1, editedAt: '2026-03-01T06:50:00.000Z', before }];
-    open(sheetView(steady(1, { revision: 2 })), { '/api/shots/s0/history': history });
+    open(sheetView(steady(1, { revision: 2 })), { '/api/shots/s0/history': pageOf(history) });
     fireEvent.click(await screen.findByRole('button', { name: /Shot 1.*corrected/ }));
     expect(await screen.findByText(/18 > 36 in 12 spurts@4 at grind 13/)).toBeInTheDocument();
   });

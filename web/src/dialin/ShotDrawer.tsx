@@ -148,11 +148,11 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
         </div>
       </Form>
       <div className={styles.taste}>{children}</div>
-      {history && history.length > 0 && (
+      {history && history.items.length > 0 && (
         <section className={styles.history}>
           <h2>Before</h2>
           <ol>
-            {history.map((edit) => (
+            {history.items.map((edit) => (
               <li key={edit.revision}>
                 <span className="quiet small">until {dayAndTime(edit.editedAt)}</span>
                 <br />
@@ -160,6 +160,9 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
               </li>
             ))}
           </ol>
+          {history.total > history.items.length && (
+            <p className="quiet small">and {history.total - history.items.length} earlier corrections</p>
+          )}
         </section>
       )}
     </>
