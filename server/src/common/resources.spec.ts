@@ -147,4 +147,24 @@ describe('lists', () => {
       '2026-03-01T07:01:00.000Z',
     ]);
   });
+
+  it('come apart into what is in use and what is over', async () => {
+    const ids = await furnish(house, ' apart');
+    const [served, over] = [v7(), v7()];
+    await put(`coffees/${served}`, { name: 'Apart served', roast: 'dark' }).expect(200);
+    await put(`coffees/${over}`, { name: 'Apart over', roast: 'dark', retiredAt: '2026-03-02T06:00:00.000Z' }).expect(
+      200,
+    );
+    await put(`bags/${v7()}`, { coffeeId: ids.coffeeId, weightGrams: 250, finishedAt: '2026-03-02T06:00:00.000Z' });
+    const names = async (state: string) => {
+      const { items } = await house.get<{ items: { id: string }[] }>('coffees', { state, pageSize: 200 });
+      return items.map(({ id }) => id);
+    };
+    expect(await names('in-use')).toEqual(expect.arrayContaining([served, ids.coffeeId]));
+    expect(await names('in-use')).not.toContain(over);
+    expect(await names('over')).toEqual([over]);
+    expect(await house.get('bags', { coffeeId: ids.coffeeId, state: 'in-use' })).toMatchObject({ total: 0 });
+    expect(await house.get('bags', { coffeeId: ids.coffeeId, state: 'over' })).toMatchObject({ total: 1 });
+    await house.api.get('/api/coffees?state=gone').expect(400);
+  });
 });

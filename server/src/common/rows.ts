@@ -1,6 +1,6 @@
 import type { Type } from '@nestjs/common';
 import { ApiProperty } from '@nestjs/swagger';
-import { IdField, NumberField } from './fields';
+import { ChoiceField, IdField, NumberField } from './fields';
 
 /** What every write may carry: the revision its author last saw. */
 export class RevisionDto {
@@ -30,7 +30,12 @@ export class PageQuery {
   pageSize?: number;
 }
 
+export const ROW_STATES = ['in-use', 'over'] as const;
+
 export class ListQuery extends PageQuery {
+  @ChoiceField({ of: ROW_STATES, name: 'RowState', optional: true, description: 'Retired and finished rows are over' })
+  state?: (typeof ROW_STATES)[number];
+
   @IdField({ optional: true })
   coffeeId?: string;
 

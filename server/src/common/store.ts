@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Order, Transaction, WhereOptions } from 'sequelize';
+import { Op, type Order, type Transaction, type WhereOptions } from 'sequelize';
 import type { ModelCtor, Sequelize } from 'sequelize-typescript';
 import type { Owned } from '../database/owned.model';
 import { notFound, Problem } from './problem';
@@ -38,7 +38,12 @@ export abstract class Store<M extends Owned, D extends Written> {
     const page = query.page ?? 1;
     const pageSize = query.pageSize ?? PAGE_SIZE;
     const filters = (this.options.filters ?? []).flatMap((name) => (query[name] ? [[name, query[name]]] : []));
-    const where = { shopId, ...this.listWhere(), ...Object.fromEntries(filters) } as WhereOptions;
+    const where = {
+      shopId,
+      ...this.listWhere(),
+      ...this.inState(query.state),
+      ...Object.fromEntries(filters),
+    } as WhereOptions;
     const { rows, count } = await this.model.findAndCountAll({
       where,
       order: this.options.order,
@@ -46,6 +51,12 @@ export abstract class Store<M extends Owned, D extends Written> {
       offset: (page - 1) * pageSize,
     });
     return { items: rows, total: count, page, pageSize };
+  }
+
+  private inState(state: ListQuery['state']): object {
+    const end = ['retiredAt', 'finishedAt'].find((column) => column in this.model.getAttributes());
+    if (!state || !end) return {};
+    return { [end]: state === 'in-use' ? null : { [Op.ne]: null } };
   }
 
   async get(shopId: string, id: string, transaction?: Transaction): Promise<M> {

@@ -49,6 +49,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -76,6 +77,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -103,6 +105,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -130,6 +133,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -157,6 +161,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -184,6 +189,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -215,6 +221,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -283,6 +290,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -310,6 +318,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -337,6 +346,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -379,6 +389,7 @@ const injectedRtkApi = api
             params: {
               page: queryArg.page,
               pageSize: queryArg.pageSize,
+              state: queryArg.state,
               coffeeId: queryArg.coffeeId,
               stationId: queryArg.stationId,
               runId: queryArg.runId,
@@ -416,6 +427,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -452,6 +464,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -484,6 +497,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -513,6 +527,7 @@ const injectedRtkApi = api
           params: {
             page: queryArg.page,
             pageSize: queryArg.pageSize,
+            state: queryArg.state,
             coffeeId: queryArg.coffeeId,
             stationId: queryArg.stationId,
             runId: queryArg.runId,
@@ -583,6 +598,8 @@ export type ListGrindersApiResponse = /** status 200  */ GrinderPage;
 export type ListGrindersApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -602,6 +619,8 @@ export type ListMachinesApiResponse = /** status 200  */ MachinePage;
 export type ListMachinesApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -621,6 +640,8 @@ export type ListBasketsApiResponse = /** status 200  */ BasketPage;
 export type ListBasketsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -640,6 +661,8 @@ export type ListCoffeesApiResponse = /** status 200  */ CoffeePage;
 export type ListCoffeesApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -659,6 +682,8 @@ export type ListBagsApiResponse = /** status 200  */ BagPage;
 export type ListBagsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -678,6 +703,8 @@ export type ListStationsApiResponse = /** status 200  */ StationPage;
 export type ListStationsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -701,6 +728,8 @@ export type ListRunsApiResponse = /** status 200  */ RunPage;
 export type ListRunsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -743,6 +772,8 @@ export type ListShotsApiResponse = /** status 200  */ ShotPage;
 export type ListShotsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -762,6 +793,8 @@ export type ListTastingsApiResponse = /** status 200  */ TastingPage;
 export type ListTastingsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -781,6 +814,8 @@ export type ListCardsApiResponse = /** status 200  */ CardPage;
 export type ListCardsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -807,6 +842,8 @@ export type ListBarScalesApiResponse = /** status 200  */ BarScalePage;
 export type ListBarScalesApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -830,6 +867,8 @@ export type ListDoseWeighingsApiResponse = /** status 200  */ DoseWeighingPage;
 export type ListDoseWeighingsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -849,6 +888,8 @@ export type ListFoundDosesApiResponse = /** status 200  */ FoundDosePage;
 export type ListFoundDosesApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -868,6 +909,8 @@ export type ListOwnMethodsApiResponse = /** status 200  */ OwnMethodPage;
 export type ListOwnMethodsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -887,6 +930,8 @@ export type ListOpeningsApiResponse = /** status 200  */ OpeningPage;
 export type ListOpeningsApiArg = {
   page?: number | null;
   pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
   coffeeId?: string | null;
   stationId?: string | null;
   runId?: string | null;
@@ -986,6 +1031,7 @@ export type GrinderPage = {
   page: number;
   pageSize: number;
 };
+export type RowState = "in-use" | "over";
 export type GrinderDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;

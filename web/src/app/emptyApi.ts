@@ -1,4 +1,10 @@
-import { createApi, fetchBaseQuery, retry, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import {
+  createApi,
+  fetchBaseQuery,
+  retry,
+  type FetchArgs,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react';
 
 /** Far longer than any answer takes. A request that hangs would hold up everything that waits to be read anew. */
 const TIMEOUT_MS = 10_000;
@@ -11,5 +17,36 @@ const baseQuery = retry(fetchBaseQuery({ baseUrl: window.location.origin, timeou
   retryCondition: (error, _args, { attempt }) => attempt <= (SENT_AGAIN[(error as FetchBaseQueryError).status] ?? 0),
 });
 
+/** The most rows the server gives at a time. */
+const LARGEST_PAGE = 200;
+
+interface Rows {
+  items: { id: string }[];
+  total: number;
+}
+
+/** A list asked for without a page is wanted whole, however many pages it takes: nothing is cut off in silence. */
+const wholeLists: typeof baseQuery = async (args, api, extra) => {
+  const { url, params } = args as FetchArgs;
+  const isPartAsked = params?.page != null || params?.pageSize != null;
+  const pageOf = (page: number) =>
+    baseQuery({ ...(args as FetchArgs), url, params: { ...params, page, pageSize: LARGEST_PAGE } }, api, extra);
+  const first = await baseQuery(args, api, extra);
+  if (isPartAsked || !isCutOff(first.data)) return first;
+  const rows = new Map<string, { id: string }>();
+  for (let page = 1; ; page += 1) {
+    const answer = await pageOf(page);
+    if (answer.error) return answer;
+    const { items, total } = answer.data as Rows;
+    for (const row of items) rows.set(row.id, row);
+    if (items.length < LARGEST_PAGE) return { ...answer, data: { items: [...rows.values()], total } };
+  }
+};
+
+function isCutOff(data: unknown): boolean {
+  const { items, total } = (data ?? {}) as Partial<Rows>;
+  return Array.isArray(items) && typeof total === 'number' && total > items.length;
+}
+
 /** The one API of the page; endpoints are generated from the server's own description. */
-export const emptyApi = createApi({ reducerPath: 'api', baseQuery, endpoints: () => ({}) });
+export const emptyApi = createApi({ reducerPath: 'api', baseQuery: wholeLists, endpoints: () => ({}) });

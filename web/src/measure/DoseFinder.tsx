@@ -29,7 +29,7 @@ import { HeadspaceDrawing } from './drawings';
 import styles from './MeasurePage.module.css';
 import { Pick } from './Pick';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 const PRINT_WORDS: Record<Print, string> = { deep: 'Deep print', faint: 'Faint print', none: 'No print' };
 
 const PUCK_WORDS: Record<PuckCheck, string> = {

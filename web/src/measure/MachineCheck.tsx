@@ -15,7 +15,7 @@ import { Pick } from './Pick';
 
 /** Two figures of a machine: how far its water is from what it shows, and when its first drip comes. */
 export function MachineCheck() {
-  const machines = useListMachinesQuery({ pageSize: 200 }).data?.items;
+  const machines = useListMachinesQuery({}).data?.items;
   const [chosen, setChosen] = useState<string>();
   if (!machines) return <Loading />;
   const used = machines.filter(({ retiredAt }) => !retiredAt);

@@ -11,7 +11,7 @@ import { Stepper } from '../parts/Stepper';
 import styles from './MeasurePage.module.css';
 import { Pick } from './Pick';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 const STYLE_WORDS = { ristretto: 'ristretto: short and heavy', normal: 'normal', lungo: 'lungo: long and thin' };
 
 type Part = 'doseGrams' | 'yieldGrams' | 'ratio';

@@ -17,7 +17,7 @@ import { Caution } from './Caution';
 import styles from './MeasurePage.module.css';
 import { Pick } from './Pick';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 
 /** From weighings at any grind time: how long to grind for a dose, and what a change of grind does to it. */
 export function TimedDose() {

@@ -13,7 +13,7 @@ import { Pick } from './Pick';
 
 /** The pre-brew valve brought to its flow: 30 s of water into a cup, then a turn. */
 export function ValveTool() {
-  const machines = useListMachinesQuery({ pageSize: 200 }).data?.items;
+  const machines = useListMachinesQuery({}).data?.items;
   const [chosen, setChosen] = useState<string>();
   if (!machines) return <Loading />;
   const withValve = machines.filter(({ preBrew, retiredAt }) => preBrew === 'valve' && !retiredAt);

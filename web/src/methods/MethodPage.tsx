@@ -21,7 +21,7 @@ import styles from './MethodPage.module.css';
 import { MethodPreview } from './MethodPreview';
 import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './schools';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 
 /** One school to read: what it holds still, what it moves in which order, where others would disagree. */
 export function MethodPage() {

@@ -25,7 +25,8 @@ import { StationOpening } from './StationOpening';
 import { TastedToday } from './TastedToday';
 import { useOpenings } from './useOpenings';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
+const IN_USE = { state: 'in-use' } as const;
 
 /** From a cold machine to the first advice: what is on, what is left, in which order to dial in. */
 export function OpeningPage() {
@@ -33,7 +34,7 @@ export function OpeningPage() {
   const machines = useListMachinesQuery(ALL).data?.items;
   const grinders = useListGrindersQuery(ALL).data?.items;
   const coffees = useListCoffeesQuery(ALL).data?.items;
-  const bags = useListBagsQuery(ALL).data?.items;
+  const bags = useListBagsQuery(IN_USE).data?.items;
   const { data: stock } = useGetStockQuery();
   const openings = useOpenings();
   const now = useNow(5_000);

@@ -9,7 +9,7 @@ export interface Methods {
 
 /** The schools of this house: those that ship and its own. */
 export function useMethods(): Methods {
-  const { data } = useListOwnMethodsQuery({ pageSize: 200 });
+  const { data } = useListOwnMethodsQuery({});
   const own = data?.items ?? [];
   const inUse = own.filter(({ retiredAt }) => !retiredAt).map(({ method }) => method as Method);
   return {

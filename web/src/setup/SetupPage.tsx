@@ -24,7 +24,7 @@ import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './SetupPage.module.css';
 import { NEW, setupDto, type SetupFields } from './setupDto';
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 
 /** A station and its first dial-in on one page: coffee, grinder, basket, machine, aim. */
 export function SetupPage() {

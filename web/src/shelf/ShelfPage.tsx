@@ -11,13 +11,16 @@ import listStyles from '../parts/List.module.css';
 import { BagEditor, type EditedBag } from './BagEditor';
 import { bagState, lastsInWords, today, type BagState } from './bagState';
 import { CoffeeEditor } from './CoffeeEditor';
+import { NoLongerServed } from './NoLongerServed';
 import { RestBar } from './RestBar';
 import styles from './ShelfPage.module.css';
 
+const IN_USE = { state: 'in-use' } as const;
+
 /** Which coffees, how rested, how much is left, what a shot of each costs. */
 export function ShelfPage() {
-  const { data: coffees, error } = useListCoffeesQuery({ pageSize: 200 });
-  const { data: bags } = useListBagsQuery({ pageSize: 200 });
+  const { data: coffees, error } = useListCoffeesQuery(IN_USE);
+  const { data: bags } = useListBagsQuery(IN_USE);
   const { data: stock } = useGetStockQuery();
   const { data: shop } = useGetShopQuery();
   const [coffee, setCoffee] = useState<{ id: string; row: CoffeeView | null } | null>(null);
@@ -28,8 +31,7 @@ export function ShelfPage() {
     bags.items
       .filter(({ coffeeId, finishedAt }) => coffeeId === row.id && !finishedAt)
       .map((each) => bagState(each, row, stock, today()));
-  const served = coffees.items.filter(({ retiredAt }) => !retiredAt);
-  const ending = served.filter((row) => soonest(statesOf(row)) < 7);
+  const ending = coffees.items.filter((row) => soonest(statesOf(row)) < 7);
   const add = (
     <Button type="primary" size="large" onClick={() => setCoffee({ id: v7(), row: null })}>
       Add a coffee
@@ -55,7 +57,7 @@ export function ShelfPage() {
             <div className={styles.add}>{add}</div>
           </header>
           <ul className={listStyles.list}>
-            {[...served, ...coffees.items.filter(({ retiredAt }) => retiredAt)].map((row) => (
+            {coffees.items.map((row) => (
               <CoffeeRow
                 key={row.id}
                 coffee={row}
@@ -67,6 +69,7 @@ export function ShelfPage() {
           </ul>
         </>
       )}
+      <NoLongerServed />
       <CoffeeEditor
         editing={coffee}
         onClose={() => setCoffee(null)}
@@ -102,10 +105,7 @@ function CoffeeRow({
         <h2>
           <Link to={`/shelf/${coffee.id}`}>{coffee.name}</Link>
         </h2>
-        <p className="quiet small">
-          {facts.join(' · ')}
-          {coffee.retiredAt && ' · no longer served'}
-        </p>
+        <p className="quiet small">{facts.join(' · ')}</p>
       </div>
       {open ? (
         <>

@@ -8,7 +8,7 @@ import { NameField, NumberField } from './fields';
 type Fields = Omit<BasketDto, 'revision' | 'retiredAt'>;
 
 export function BasketsTab() {
-  const { data, error } = useListBasketsQuery({ pageSize: 200 });
+  const { data, error } = useListBasketsQuery({});
   const [put] = usePutBasketMutation();
   return (
     <EquipmentTab<BasketView, Fields>

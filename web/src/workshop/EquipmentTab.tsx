@@ -31,7 +31,22 @@ export interface EquipmentTabProps<V extends Row, F extends object> {
 export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTabProps<V, F>) {
   const { what, intro, items, error, fresh, fieldsOf, write, describe, children } = props;
   const [editing, setEditing] = useState<{ id: string; isNew: boolean } | null>(null);
+  const [showsRetired, setShowsRetired] = useState(false);
   if (!items) return <Loading error={error} />;
+  const retired = items.filter(({ retiredAt }) => retiredAt);
+  const listOf = (rows: V[]) => (
+    <ul className={styles.list}>
+      {rows.map((row) => (
+        <li key={row.id}>
+          <strong>{row.name}</strong>
+          <span>{describe(row)}</span>
+          <Button onClick={() => setEditing({ id: row.id, isNew: false })} aria-label={`Edit ${row.name}`}>
+            Edit
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
   // As it is stored now: another tablet may change it while it is open.
   const edited = (editing && !editing.isNew && items.find(({ id }) => id === editing.id)) || null;
   const stored = (row: V | null): Partial<V> => (row ? (withoutRow(row) as Partial<V>) : {});
@@ -47,20 +62,15 @@ export function EquipmentTab<V extends Row, F extends object>(props: EquipmentTa
           Add a {what}
         </Button>
       </div>
-      <ul className={styles.list}>
-        {items.map((row) => (
-          <li key={row.id}>
-            <strong>{row.name}</strong>
-            <span>
-              {describe(row)}
-              {row.retiredAt && <span className="quiet"> · retired</span>}
-            </span>
-            <Button onClick={() => setEditing({ id: row.id, isNew: false })} aria-label={`Edit ${row.name}`}>
-              Edit
-            </Button>
-          </li>
-        ))}
-      </ul>
+      {listOf(items.filter(({ retiredAt }) => !retiredAt))}
+      {retired.length > 0 && (
+        <>
+          <Button type="text" aria-expanded={showsRetired} onClick={() => setShowsRetired(!showsRetired)}>
+            {showsRetired ? 'Hide' : 'Show'} {retired.length} retired
+          </Button>
+          {showsRetired && listOf(retired)}
+        </>
+      )}
       <ResourceEditor<F>
         title={edited ? edited.name : `A new ${what}`}
         initial={editing && (edited ? fieldsOf(edited) : fresh)}

@@ -15,7 +15,7 @@ import { NameField, NumberField, OptionalNumberField } from './fields';
 type Fields = Omit<GrinderDto, 'revision' | 'retiredAt'>;
 
 export function GrindersTab() {
-  const { data, error } = useListGrindersQuery({ pageSize: 200 });
+  const { data, error } = useListGrindersQuery({});
   const wear = useGetWearQuery().data ?? [];
   const [put] = usePutGrinderMutation();
   return (

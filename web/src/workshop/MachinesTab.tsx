@@ -29,7 +29,7 @@ const USUAL = { min: 88, max: 97, step: 0.5 };
 
 export function MachinesTab() {
   const unit = useTemperatureUnit();
-  const { data, error } = useListMachinesQuery({ pageSize: 200 });
+  const { data, error } = useListMachinesQuery({});
   const [put] = usePutMachineMutation();
   return (
     <EquipmentTab<MachineView, Fields>

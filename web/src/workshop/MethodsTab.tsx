@@ -7,7 +7,7 @@ import styles from './MethodsTab.module.css';
 
 /** The schools side by side: what each holds still and aims at; the shop's own first. */
 export function MethodsTab() {
-  const { data: own } = useListOwnMethodsQuery({ pageSize: 200 });
+  const { data: own } = useListOwnMethodsQuery({});
   const rows = own?.items ?? [];
   return (
     <>

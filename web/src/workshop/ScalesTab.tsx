@@ -6,7 +6,7 @@ import { NameField, NumberField } from './fields';
 type Fields = Omit<BarScaleDto, 'revision' | 'retiredAt'>;
 
 export function ScalesTab() {
-  const { data, error } = useListBarScalesQuery({ pageSize: 200 });
+  const { data, error } = useListBarScalesQuery({});
   const [put] = usePutBarScaleMutation();
   return (
     <EquipmentTab<BarScaleView, Fields>

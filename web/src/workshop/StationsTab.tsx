@@ -23,7 +23,7 @@ type Fields = Pick<
   'name' | 'grinderId' | 'machineId' | 'basketId' | 'coffeeId' | 'methodId' | 'target' | 'grind' | 'weighs' | 'scaleId'
 >;
 
-const ALL = { pageSize: 200 };
+const ALL = {};
 
 /**
  * Where the grinder stands once a station has changed. A number somebody typed stays; an old one means nothing on another
