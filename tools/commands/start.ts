@@ -5,14 +5,17 @@ import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import { buildStale } from '../lib/build';
 import { Cluster } from '../lib/cluster';
+import { Keeper } from '../lib/keeper';
 import { wholeNumber } from '../lib/options';
-import { ancestors, endChild, endProcess, freePort, isAlive } from '../lib/processes';
+import { holderOf } from '../lib/ports';
+import { ancestors, endChild, endProcess, freePort, isAlive, isFree } from '../lib/processes';
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
 
 const HOME = resolve('.olvet');
 const STATE = resolve(HOME, 'start.json');
 const USUAL_PORT = 4790;
+const PORTS_TRIED = 20;
 const STARTER = 'tools/run.mjs start';
 
 interface State {
@@ -29,8 +32,8 @@ export function run(args: string[]): Promise<void> {
       options: { demo: { type: 'boolean', default: true }, reset: { type: 'boolean', default: false } },
       allowNegative: true,
     });
-    const wished = wholeNumber('PORT', process.env.PORT || String(USUAL_PORT), { min: 0, max: 65535 });
     await clearLeftovers();
+    const port = await choosePort(process.env.PORT);
     const ownDatabase = !process.env.DATABASE_URL;
     const cluster = ownDatabase ? new Cluster(HOME, 'database', { safe: true }) : null;
     if (values.reset) await reset(cluster);
@@ -41,17 +44,23 @@ export function run(args: string[]): Promise<void> {
       say(cluster ? 'Starting the database …' : 'Using the database at DATABASE_URL.');
       const databaseUrl = cluster ? await cluster.start() : process.env.DATABASE_URL!;
       if (ending.begun) return;
-      const port = await freePort(wished);
-      if (port !== wished && wished !== 0) say(`Port ${wished} is in use by another program; taking ${port}.`);
       const onSpawn = (child: ChildProcess): void => {
         ending.server = child;
         remember({ starterPid: process.pid, serverPid: child.pid ?? null, address: null });
       };
-      const server = await startServer({ databaseUrl, port, demo: values.demo, onSpawn });
+      const options = { databaseUrl, port, demo: values.demo, dataFolder: cluster?.place ?? null, onSpawn };
+      const server = await startServer(options);
       if (ending.begun) return;
       const address = `http://127.0.0.1:${port}`;
       remember({ starterPid: process.pid, serverPid: server.pid ?? null, address });
-      server.once('exit', (code) => void ending.end(code === 0 ? 0 : 1));
+      const keeper = new Keeper({
+        startServer: () => startServer(options),
+        cluster,
+        isEnding: () => ending.begun,
+        onGivenUp: () => void ending.end(1),
+      });
+      keeper.watch(server);
+      keeper.watchDatabase();
       process.stdout.write(`\nOlvet is at ${address}\nCtrl-C stops it; your data stays.\n`);
     } catch (error) {
       if (ending.begun) return;
@@ -60,6 +69,23 @@ export function run(args: string[]): Promise<void> {
       throw error;
     }
   });
+}
+
+/** The port a person asked for, or the first free one from the usual one on. */
+async function choosePort(asked: string | undefined): Promise<number> {
+  if (!asked) {
+    for (let port = USUAL_PORT; port < USUAL_PORT + PORTS_TRIED; port += 1) {
+      if (await isFree(port)) return port;
+      say(`Port ${port} is in use by ${holderOf(port) ?? 'another program'}; trying the next one.`);
+    }
+    return freePort();
+  }
+  const wished = wholeNumber('PORT', asked, { min: 0, max: 65535 });
+  if (wished === 0) return freePort();
+  if (await isFree(wished)) return wished;
+  throw new Stop(
+    `Port ${wished} is in use by ${holderOf(wished) ?? 'another account’s program'}. End that, or give another PORT.`,
+  );
 }
 
 /** Stops server and database once, whatever asks for it. */
@@ -77,7 +103,6 @@ class Ending {
   async end(code: number): Promise<void> {
     if (this.begun) return;
     this.begun = true;
-    if (code !== 0) say('The server ended unexpectedly.');
     if (this.server) await endChild(this.server);
     this.cluster?.stop();
     rmSync(STATE, { force: true });

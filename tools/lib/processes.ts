@@ -22,20 +22,27 @@ export function runQuietly(
   return { ok: done.status === 0, output: `${done.stdout ?? ''}${done.stderr ?? ''}${done.error?.message ?? ''}` };
 }
 
-/** A port nothing listens on: the wished one if it is free. */
-export async function freePort(wished = 0): Promise<number> {
-  const tryPort = (port: number): Promise<number | null> =>
-    new Promise((resolve) => {
-      const server = createServer();
-      server.once('error', () => resolve(null));
-      server.listen(port, '127.0.0.1', () => {
-        const { port: got } = server.address() as { port: number };
-        server.close(() => resolve(got));
-      });
+/** Binds the port for a moment; null where it is taken. Port 0 is any. */
+function tryPort(port: number): Promise<number | null> {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.once('error', () => resolve(null));
+    server.listen(port, '127.0.0.1', () => {
+      const { port: got } = server.address() as { port: number };
+      server.close(() => resolve(got));
     });
-  const port = (await tryPort(wished)) ?? (await tryPort(0));
+  });
+}
+
+/** A port nothing listens on. */
+export async function freePort(): Promise<number> {
+  const port = await tryPort(0);
   if (port === null) throw new Error('no free port on 127.0.0.1');
   return port;
+}
+
+export async function isFree(port: number): Promise<boolean> {
+  return (await tryPort(port)) !== null;
 }
 
 /** Whether this process lives and its command line contains `mark`: pids are reused, so a number alone proves nothing. */

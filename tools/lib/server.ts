@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { resolve } from 'node:path';
-import { Stop } from './say';
+import { canRead, serverAccount, type Account } from './accounts';
+import { say, Stop } from './say';
 
 export const SERVER_FILE = resolve('server/dist/src/main.js');
 
@@ -9,15 +10,19 @@ export interface ServerOptions {
   port: number;
   demo: boolean;
   logLevel?: string;
+  /** Where the data lies, so that the server can tell how much room its disk has. */
+  dataFolder?: string | null;
   /** Told at once, so that a signal during the start finds the child. */
   onSpawn?: (child: ChildProcess) => void;
 }
 
 /** Starts the built server and resolves once it listens. It gets a process group of its own: Ctrl-C reaches us alone. */
 export async function startServer(options: ServerOptions): Promise<ChildProcess> {
-  const { databaseUrl, port, demo, logLevel = 'warn' } = options;
+  const { databaseUrl, port, demo, logLevel = 'warn', dataFolder } = options;
+  const account = whomToRunAs();
   const child = spawn(process.execPath, ['--enable-source-maps', SERVER_FILE], {
     detached: true,
+    ...(account ? { uid: account.uid, gid: account.gid } : {}),
     stdio: ['ignore', 'pipe', 'inherit'],
     env: {
       ...process.env,
@@ -28,6 +33,7 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
       LOG_LEVEL: logLevel,
       DEMO: demo ? '1' : '0',
       NODE_ENV: 'production',
+      ...(dataFolder ? { DATA_FOLDER: dataFolder } : {}),
     },
   });
   options.onSpawn?.(child);
@@ -41,4 +47,16 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
   });
   child.removeAllListeners('exit');
   return child;
+}
+
+/** As root, an account without rights where that can read the build; otherwise nobody else, and why. */
+function whomToRunAs(): Account | null {
+  const account = serverAccount();
+  if (!account.drop) return null;
+  if (canRead(account, SERVER_FILE) && canRead(account, resolve('web/dist/index.html'))) return account;
+  say(
+    `The server runs as root: the account “${account.name}” cannot read ${resolve('.')}. ` +
+      'A clone outside of closed home folders lets it run without rights.',
+  );
+  return null;
 }

@@ -55,7 +55,11 @@ export class HealthController {
 
   private async freeMb(): Promise<number | null> {
     if (this.config.dataFolder === null) return null;
-    const { bavail, bsize } = await statfs(this.config.dataFolder);
-    return Math.floor((bavail * bsize) / MB);
+    try {
+      const { bavail, bsize } = await statfs(this.config.dataFolder);
+      return Math.floor((bavail * bsize) / MB);
+    } catch {
+      return null;
+    }
   }
 }
