@@ -32,6 +32,10 @@ export function run(): Promise<void> {
       await measure('run sheet', `/api/runs/${runId}/sheet`, 30);
       await measure('card list', '/api/cards?pageSize=20', 30);
       await measure('dial-in list', '/api/runs?pageSize=20', 30);
+      await measure('stock', '/api/stock', 100);
+      await measure('wear of the burrs', '/api/wear', 100);
+      await measure('first setting', `/api/start?${await startQuestion(databaseUrl)}`, 30);
+      await measure('shots, newest first', '/api/shots?pageSize=50', 30);
       rows.push({ what: 'advice over 12 shots', ...timeAdvice(), limit: 20, unit: 'ms' });
       const kilobytes = await weighFirstPage(url);
       rows.push({ what: 'script of the first page', median: kilobytes, p95: kilobytes, limit: 350, unit: 'kB gzip' });
@@ -39,6 +43,21 @@ export function run(): Promise<void> {
       if (rows.some(({ p95, limit }) => p95 > limit)) process.exitCode = 1;
     });
   });
+}
+
+/** Asked as a new dial-in of the filled grinder would ask. */
+async function startQuestion(databaseUrl: string): Promise<string> {
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  try {
+    const { rows } = await client.query<Record<string, string>>(
+      `SELECT "grinderId", "coffeeId", "basketId", 18 AS "doseGrams", 36 AS "yieldGrams", 30 AS "middleSeconds"
+       FROM runs GROUP BY 1, 2, 3 ORDER BY count(*) DESC LIMIT 1`,
+    );
+    return String(new URLSearchParams(rows[0]));
+  } finally {
+    await client.end();
+  }
 }
 
 /** More history on the demo's first station, in the shape the server itself writes. */

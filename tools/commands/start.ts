@@ -12,7 +12,8 @@ import { ancestors, endChild, endProcess, freePort, isAlive, isFree } from '../l
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
 
-const HOME = resolve('.olvet');
+/** Database and state; another folder where a second Olvet is to run beside the first. */
+const HOME = resolve(process.env.OLVET_HOME || '.olvet');
 const STATE = resolve(HOME, 'start.json');
 const USUAL_PORT = 4790;
 const PORTS_TRIED = 20;
@@ -40,19 +41,19 @@ export function run(args: string[]): Promise<void> {
     const ending = new Ending(cluster);
     remember({ starterPid: process.pid, serverPid: null, address: null });
     try {
-      await buildStale(HOME);
+      await buildStale(resolve('.olvet'));
       say(cluster ? 'Starting the database …' : 'Using the database at DATABASE_URL.');
       const databaseUrl = cluster ? await cluster.start() : process.env.DATABASE_URL!;
       if (ending.begun) return;
       const onSpawn = (child: ChildProcess): void => {
         ending.server = child;
-        remember({ starterPid: process.pid, serverPid: child.pid ?? null, address: null });
+        remember({ serverPid: child.pid ?? null });
       };
       const options = { databaseUrl, port, demo: values.demo, dataFolder: cluster?.place ?? null, onSpawn };
       const server = await startServer(options);
       if (ending.begun) return;
       const address = `http://127.0.0.1:${port}`;
-      remember({ starterPid: process.pid, serverPid: server.pid ?? null, address });
+      remember({ address });
       const keeper = new Keeper({
         startServer: () => startServer(options),
         cluster,
@@ -111,7 +112,10 @@ class Ending {
   }
 }
 
-function remember(state: State): void {
+let state: State = { starterPid: process.pid, serverPid: null, address: null };
+
+function remember(part: Partial<State>): void {
+  state = { ...state, ...part };
   mkdirSync(HOME, { recursive: true });
   writeFileSync(STATE, JSON.stringify(state));
 }
