@@ -17,6 +17,7 @@ import { CONFIG, type Config } from './config';
 import { DatabaseModule } from './database/database.module';
 import { GrindersModule } from './grinders/grinders.module';
 import { HealthModule } from './health/health.module';
+import { quietLog } from './common/quietLog';
 import { LessonsModule } from './lessons/lessons.module';
 import { MachinesModule } from './machines/machines.module';
 import { RunsModule } from './runs/runs.module';
@@ -34,7 +35,7 @@ export class AppModule {
       global: true,
       imports: [
         LoggerModule.forRoot({
-          pinoHttp: { level: config.logLevel },
+          pinoHttp: quietLog(config.logLevel),
           // The default pattern of the package is one the router no longer knows.
           forRoutes: [{ path: '{*all}', method: RequestMethod.ALL }],
         }),

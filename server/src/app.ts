@@ -8,7 +8,9 @@ import { Logger } from 'nestjs-pino';
 import { join } from 'node:path';
 import { AppModule } from './app.module';
 import { ProblemFilter } from './common/problem.filter';
+import { refuseDeepJson } from './common/jsonDepth';
 import type { Config } from './config';
+import { LOOPBACK_NAMES, onlyOwnPages } from './door/ownPages';
 
 const BODY_LIMIT = '1mb';
 
@@ -27,8 +29,11 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
       strictTransportSecurity: false,
     }),
   );
+  app.use(onlyOwnPages([...LOOPBACK_NAMES, ...config.networkNames]));
   app.use(compression());
-  app.use(express.json({ limit: BODY_LIMIT, strict: false }));
+  app.use(
+    express.json({ limit: BODY_LIMIT, strict: false, verify: (_request, _response, body) => refuseDeepJson(body) }),
+  );
   app.setGlobalPrefix('api');
   app.useGlobalFilters(new ProblemFilter());
   SwaggerModule.setup('api/docs', app, () => describeApi(app), { jsonDocumentUrl: 'api/openapi.json' });

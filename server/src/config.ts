@@ -16,6 +16,8 @@ export interface Config {
   dataFolder: string | null;
   /** How long an answer waits for the lesson of a dial-in it closed; what takes longer is seen at the next look. */
   lessonPatienceMs: number;
+  /** Names and addresses under which tablets of the shop's own network ask; none where only this machine may. */
+  networkNames: string[];
 }
 
 /**
@@ -42,5 +44,6 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     demo: env.DEMO === '1',
     dataFolder: env.DATA_FOLDER ?? null,
     lessonPatienceMs: LESSON_PATIENCE_MS,
+    networkNames: (env.NETWORK_NAMES ?? '').split(',').filter((name) => name !== ''),
   };
 }

@@ -12,6 +12,7 @@ it('is described by docs/openapi.json, from which the page’s client is generat
     logLevel: 'silent',
     dataFolder: null,
     lessonPatienceMs: 0,
+    networkNames: [],
   });
   const now = JSON.parse(JSON.stringify(describeApi(app))) as unknown;
   await app.close();

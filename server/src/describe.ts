@@ -12,6 +12,7 @@ async function main(): Promise<void> {
     logLevel: 'silent',
     dataFolder: null,
     lessonPatienceMs: 0,
+    networkNames: [],
   });
   process.stdout.write(`${JSON.stringify(describeApi(app), null, 2)}\n`);
   await app.close();

@@ -94,13 +94,16 @@ export function IdField(field: Common = {}): PropertyDecorator {
   return documented(field, { type: String, format: 'uuid' }, IsUUID('all', { message: 'must be a UUID' }));
 }
 
+const INSTANT = 'must be a date and time like 2026-03-01T06:41:00Z or 2026-03-01T08:41:00+02:00';
+
 /** An instant, ISO 8601 with offset, in years people brew in. */
 export function InstantField(field: Common = {}): PropertyDecorator {
   return documented(
     field,
     { type: String, format: 'date-time' },
-    IsISO8601({ strict: true }, { message: 'must be a date and time like 2026-03-01T06:41:00Z' }),
-    Matches(/^(19|20)\d\d-\d\d-\d\dT\d\d:\d\d/, { message: 'must be a date and time like 2026-03-01T06:41:00Z' }),
+    IsISO8601({ strict: true }, { message: INSTANT }),
+    // One form only: halves of minutes and offsets beyond a day's are ISO 8601 to some and nothing to others.
+    Matches(/^(19|20)\d\d-\d\d-\d\dT\d\d:\d\d(:\d\d([.]\d{1,9})?)?(Z|[+-](0\d|1[0-4]):[0-5]\d)$/, { message: INSTANT }),
   );
 }
 

@@ -26,7 +26,8 @@ export class ProblemFilter implements ExceptionFilter {
   catch(error: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const body = this.describe(error);
-    if (body.status >= 500) this.logger.error(error);
+    // Its own message would be the line's, and the database's quotes what people wrote.
+    if (body.status >= 500) this.logger.error({ err: error }, 'A request failed');
     if (response.headersSent) return void response.end();
     if (body.status === 503) response.setHeader('Retry-After', RETRY_AFTER_SECONDS);
     response.status(body.status).type('application/problem+json').send(JSON.stringify(body));

@@ -64,7 +64,7 @@ export class LearningService implements OnApplicationBootstrap, BeforeApplicatio
     });
     this.runner = runner;
     runner.promise.catch(async (error: unknown) => {
-      this.logger.error(error);
+      this.logger.error({ err: error }, 'The queue of lessons stopped');
       await sleep(RESTART_MS, undefined, { ref: false });
       if (!this.isEnding) await this.start(pgPool);
     });

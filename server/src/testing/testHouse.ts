@@ -48,6 +48,7 @@ async function openTestHouse(): Promise<TestHouse> {
     logLevel: 'silent',
     dataFolder: null,
     lessonPatienceMs: 20_000,
+    networkNames: [],
   });
   const sequelize = app.get(Sequelize);
   await migrate(sequelize);
