@@ -54,7 +54,7 @@ const PHONE = { width: 390, height: 844 };
 const PLACES = {
   bar: ['/', '/dial-in', '/cards', '/shelf', '/opening', '/methods/open-light', '/setup', '/nowhere'],
   measuring: ['', '/dose', '/timed', '/hand', '/ratio', '/machine', '/valve'].map((tool) => `/measure${tool}`),
-  workshop: ['', '?tab=grinders', '?tab=scales', '?tab=methods', '?tab=tasters', '?tab=shop'].map(
+  workshop: ['', '?tab=grinders', '?tab=scales', '?tab=methods', '?tab=tasters', '?tab=tablets', '?tab=shop'].map(
     (tab) => `/workshop${tab}`,
   ),
 };

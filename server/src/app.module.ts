@@ -15,6 +15,7 @@ import { CardsModule } from './cards/cards.module';
 import { CoffeesModule } from './coffees/coffees.module';
 import { CONFIG, type Config } from './config';
 import { DatabaseModule } from './database/database.module';
+import { DoorModule } from './door/door.module';
 import { GrindersModule } from './grinders/grinders.module';
 import { HealthModule } from './health/health.module';
 import { quietLog } from './common/quietLog';
@@ -40,6 +41,7 @@ export class AppModule {
           forRoutes: [{ path: '{*all}', method: RequestMethod.ALL }],
         }),
         DatabaseModule,
+        DoorModule,
         ShopModule,
         GrindersModule,
         MachinesModule,

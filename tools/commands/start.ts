@@ -7,6 +7,7 @@ import { buildStale } from '../lib/build';
 import { Cluster } from '../lib/cluster';
 import { Keeper } from '../lib/keeper';
 import { wholeNumber } from '../lib/options';
+import { ownNetworkNames } from '../lib/network';
 import { holderOf } from '../lib/ports';
 import { ancestors, endChild, endProcess, freePort, isAlive, isFree } from '../lib/processes';
 import { orStop, say, Stop } from '../lib/say';
@@ -30,7 +31,11 @@ export function run(args: string[]): Promise<void> {
   return orStop(async () => {
     const { values } = parseArgs({
       args,
-      options: { demo: { type: 'boolean', default: true }, reset: { type: 'boolean', default: false } },
+      options: {
+        demo: { type: 'boolean', default: true },
+        reset: { type: 'boolean', default: false },
+        network: { type: 'boolean', default: false },
+      },
       allowNegative: true,
     });
     await clearLeftovers();
@@ -49,9 +54,18 @@ export function run(args: string[]): Promise<void> {
         ending.server = child;
         remember({ serverPid: child.pid ?? null });
       };
-      const options = { databaseUrl, port, demo: values.demo, dataFolder: cluster?.place ?? null, onSpawn };
+      const networkNames = values.network ? ownNetworkNames() : [];
+      const options = {
+        databaseUrl,
+        port,
+        demo: values.demo,
+        dataFolder: cluster?.place ?? null,
+        networkNames,
+        onSpawn,
+      };
       const server = await startServer(options);
       if (ending.begun) return;
+      for (const name of networkNames) process.stdout.write(`\nOn the shop’s network: http://${name}:${port}`);
       const address = `http://127.0.0.1:${port}`;
       remember({ address });
       const keeper = new Keeper({

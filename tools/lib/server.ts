@@ -12,13 +12,15 @@ export interface ServerOptions {
   logLevel?: string;
   /** Where the data lies, so that the server can tell how much room its disk has. */
   dataFolder?: string | null;
+  /** Names under which tablets of the shop's network find it; none where only this machine may ask. */
+  networkNames?: string[];
   /** Told at once, so that a signal during the start finds the child. */
   onSpawn?: (child: ChildProcess) => void;
 }
 
 /** Starts the built server and resolves once it listens. It gets a process group of its own: Ctrl-C reaches us alone. */
 export async function startServer(options: ServerOptions): Promise<ChildProcess> {
-  const { databaseUrl, port, demo, logLevel = 'warn', dataFolder } = options;
+  const { databaseUrl, port, demo, logLevel = 'warn', dataFolder, networkNames = [] } = options;
   const account = whomToRunAs();
   const child = spawn(process.execPath, ['--enable-source-maps', SERVER_FILE], {
     detached: true,
@@ -28,7 +30,8 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
       ...process.env,
       DATABASE_URL: databaseUrl,
       PORT: String(port),
-      HOST: '127.0.0.1',
+      HOST: networkNames.length > 0 ? '0.0.0.0' : '127.0.0.1',
+      NETWORK_NAMES: networkNames.join(','),
       WEB_FOLDER: resolve('web/dist'),
       LOG_LEVEL: logLevel,
       DEMO: demo ? '1' : '0',
@@ -41,8 +44,9 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
     child.once('error', failed);
     child.once('exit', (code) => failed(new Stop(`The server ended before it was ready (exit code ${code}).`)));
     child.stdout!.on('data', (chunk: Buffer) => {
-      if (chunk.includes('listening on')) listening();
-      else process.stderr.write(chunk);
+      const lines = chunk.toString();
+      if (lines.includes('listening on')) listening();
+      process.stderr.write(lines.replace(/^listening on.*\n/m, ''));
     });
   });
   child.removeAllListeners('exit');

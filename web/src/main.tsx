@@ -10,12 +10,15 @@ import './app/global.css';
 import { router } from './app/router';
 import { store } from './app/store';
 import { Themed } from './app/Themed';
+import { Door } from './door/Door';
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>
       <Themed>
-        <RouterProvider router={router} />
+        <Door>
+          <RouterProvider router={router} />
+        </Door>
       </Themed>
     </Provider>
   </StrictMode>,

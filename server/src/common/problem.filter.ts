@@ -4,7 +4,13 @@ import type { Response } from 'express';
 import { ConnectionError, DatabaseError, ForeignKeyConstraintError, UniqueConstraintError } from 'sequelize';
 import { Problem } from './problem';
 
-const STATUS: Record<Problem['kind'], number> = { invalid: 422, 'not-found': 404, conflict: 409, busy: 503 };
+const STATUS: Record<Problem['kind'], number> = {
+  invalid: 422,
+  'not-found': 404,
+  conflict: 409,
+  busy: 503,
+  'not-let-in': 401,
+};
 /** A client that is told so asks again by itself. */
 const RETRY_AFTER_SECONDS = 1;
 /** PostgreSQL's own: statement or lock took too long, the server is shutting down, a deadlock was broken. */
@@ -48,10 +54,12 @@ export class ProblemFilter implements ExceptionFilter {
 function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBody {
   const titles: Record<number, string> = {
     400: 'Not understood',
+    401: 'Not let in',
     404: 'Not found',
     409: 'Changed in the meantime',
     413: 'Too large',
     422: 'Not valid',
+    429: 'Too often',
     503: 'Busy',
   };
   return { type: 'about:blank', title: titles[status] ?? 'Error', status, detail, errors };

@@ -5,7 +5,7 @@ import type { FieldError } from '@olvet/core';
  */
 export class Problem extends Error {
   constructor(
-    readonly kind: 'invalid' | 'not-found' | 'conflict' | 'busy',
+    readonly kind: 'invalid' | 'not-found' | 'conflict' | 'busy' | 'not-let-in',
     message: string,
     readonly errors: FieldError[] = [],
     options?: ErrorOptions,

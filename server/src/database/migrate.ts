@@ -11,6 +11,7 @@ import * as confirmShots from '../../migrations/0004-confirm-shots';
 import * as suggestedStart from '../../migrations/0005-suggested-start';
 import * as startSd from '../../migrations/0006-start-sd';
 import * as quickAndTraced from '../../migrations/0007-quick-and-traced';
+import * as tablets from '../../migrations/0008-tablets';
 
 export interface MigrationContext {
   run(sql: string): Promise<void>;
@@ -30,6 +31,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0005-suggested-start': suggestedStart,
   '0006-start-sd': startSd,
   '0007-quick-and-traced': quickAndTraced,
+  '0008-tablets': tablets,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -2,6 +2,7 @@ import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { Card, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
+import { Tablet } from '../door/tablet.entity';
 import { Grinder } from '../grinders/grinder.entity';
 import { BarScale } from '../scales/barScale.entity';
 import { DoseWeighing } from '../weighings/doseWeighing.entity';
@@ -30,6 +31,7 @@ export const MODELS = [
   ShotEdit,
   Tasting,
   TastingEdit,
+  Tablet,
   Card,
   CardVersion,
   PersonPalate,

@@ -19,6 +19,13 @@ export function onlyOwnPages(names: readonly string[]) {
   };
 }
 
+const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+
+/** Asked from this machine, by one of its own names. */
+export function isAtThisMachine({ socket, headers }: Request): boolean {
+  return LOOPBACK_ADDRESSES.has(socket.remoteAddress ?? '') && LOOPBACK_NAMES.includes(nameOf(headers.host ?? ''));
+}
+
 /** Without the port. */
 function nameOf(host: string): string {
   return host.toLowerCase().replace(/:\d+$/, '');

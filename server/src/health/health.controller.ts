@@ -4,6 +4,7 @@ import { statfs } from 'node:fs/promises';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
 import { CONFIG, type Config } from '../config';
+import { BeforeTheDoor } from '../door/door.guard';
 
 /** Below this nothing new should be begun: PostgreSQL stops for good where a disk is full. */
 const LEAST_FREE_MB = 200;
@@ -28,6 +29,7 @@ export class HealthController {
 
   /** The process answers; it asks nothing else, so that a slow database does not get it restarted. */
   @Get('live')
+  @BeforeTheDoor()
   @ApiOperation({ operationId: 'getLiveness' })
   @ApiOkResponse({ type: LiveView })
   live(): LiveView {

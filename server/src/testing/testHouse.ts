@@ -6,6 +6,7 @@ import request, { type Test } from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
 import { v7 } from 'uuid';
 import { createApp } from '../app';
+import type { Config } from '../config';
 import { migrate } from '../database/migrate';
 import { refuseSecondConnections } from '../database/oneConnection';
 
@@ -32,7 +33,7 @@ export function dtoOf(row: object): object {
   return Object.fromEntries(Object.entries(row).filter(([key]) => !ADDED.includes(key)));
 }
 
-async function openTestHouse(): Promise<TestHouse> {
+async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {
   const address = process.env.TEST_DATABASE_URL;
   if (!address) throw new TypeError('TEST_DATABASE_URL is not set: run the tests with `npm test -- unit`');
   const name = `jest_${randomUUID().replaceAll('-', '')}`;
@@ -49,6 +50,7 @@ async function openTestHouse(): Promise<TestHouse> {
     dataFolder: null,
     lessonPatienceMs: 20_000,
     networkNames: [],
+    ...change,
   });
   const sequelize = app.get(Sequelize);
   await migrate(sequelize);
@@ -70,9 +72,9 @@ async function openTestHouse(): Promise<TestHouse> {
 }
 
 /** The house of a whole spec: opened before its tests, closed after them. */
-export function testHouse(): TestHouse {
+export function testHouse(change: Partial<Config> = {}): TestHouse {
   const house = {} as TestHouse;
-  beforeAll(async () => Object.assign(house, await openTestHouse()));
+  beforeAll(async () => Object.assign(house, await openTestHouse(change)));
   afterAll(() => house.close());
   return house;
 }

@@ -1,5 +1,6 @@
 import { emptyApi as api } from "./emptyApi";
 export const addTagTypes = [
+  "Door",
   "Shop",
   "Grinders",
   "Machines",
@@ -31,6 +32,31 @@ const injectedRtkApi = api
   })
   .injectEndpoints({
     endpoints: (build) => ({
+      getDoor: build.query<GetDoorApiResponse, GetDoorApiArg>({
+        query: () => ({ url: `/api/door` }),
+        providesTags: ["Door"],
+      }),
+      enter: build.mutation<EnterApiResponse, EnterApiArg>({
+        query: (queryArg) => ({
+          url: `/api/door`,
+          method: "POST",
+          body: queryArg.enterDto,
+        }),
+        invalidatesTags: ["Door"],
+      }),
+      listTablets: build.query<ListTabletsApiResponse, ListTabletsApiArg>({
+        query: () => ({ url: `/api/tablets` }),
+        providesTags: ["Door"],
+      }),
+      letOutTablet: build.mutation<LetOutTabletApiResponse, LetOutTabletApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/tablets/${queryArg.id}/out`,
+            method: "PUT",
+          }),
+          invalidatesTags: ["Door"],
+        },
+      ),
       getShop: build.query<GetShopApiResponse, GetShopApiArg>({
         query: () => ({ url: `/api/shop` }),
         providesTags: ["Shop"],
@@ -588,6 +614,18 @@ const injectedRtkApi = api
     overrideExisting: false,
   });
 export { injectedRtkApi as generatedApi };
+export type GetDoorApiResponse = /** status 200  */ DoorView;
+export type GetDoorApiArg = void;
+export type EnterApiResponse = /** status 200  */ DoorView;
+export type EnterApiArg = {
+  enterDto: EnterDto;
+};
+export type ListTabletsApiResponse = /** status 200  */ TabletView[];
+export type ListTabletsApiArg = void;
+export type LetOutTabletApiResponse = /** status 200  */ TabletView[];
+export type LetOutTabletApiArg = {
+  id: string;
+};
 export type GetShopApiResponse = /** status 200  */ ShopView;
 export type GetShopApiArg = void;
 export type PutShopApiResponse = /** status 200  */ ShopView;
@@ -967,6 +1005,28 @@ export type GetLivenessApiResponse = /** status 200  */ LiveView;
 export type GetLivenessApiArg = void;
 export type GetHealthApiResponse = /** status 200  */ ReadyView;
 export type GetHealthApiArg = void;
+export type DoorView = {
+  /** Whether whoever asks may use Olvet */
+  letIn: boolean;
+  /** Whether tablets of the shop’s network may be let in */
+  network: boolean;
+  /** For the next tablet; only for those let in already */
+  code: string | null;
+  /** Where tablets find Olvet */
+  addresses: string[];
+};
+export type EnterDto = {
+  /** The six digits shown where Olvet was started and in the Workshop */
+  code: string;
+  /** What to call this tablet */
+  name: string;
+};
+export type TabletView = {
+  id: string;
+  name: string;
+  letInAt: string;
+  seenAt: string;
+};
 export type TemperatureUnit = "C" | "F";
 export type ShopView = {
   /** The revision you last saw; leave out for a new row. */
@@ -2171,6 +2231,10 @@ export type ReadyView = {
   freeMb: number | null;
 };
 export const {
+  useGetDoorQuery,
+  useEnterMutation,
+  useListTabletsQuery,
+  useLetOutTabletMutation,
   useGetShopQuery,
   usePutShopMutation,
   useListGrindersQuery,

@@ -8,6 +8,7 @@ import { MethodsTab } from './MethodsTab';
 import { ScalesTab } from './ScalesTab';
 import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
+import { TabletsTab } from './TabletsTab';
 import { TastersTab } from './TastersTab';
 
 /** What do we work with? */
@@ -30,6 +31,7 @@ export function WorkshopPage() {
           { key: 'scales', label: 'Scales', children: <ScalesTab /> },
           { key: 'methods', label: 'Methods', children: <MethodsTab /> },
           { key: 'tasters', label: 'Tasters', children: <TastersTab /> },
+          { key: 'tablets', label: 'Tablets', children: <TabletsTab /> },
           { key: 'shop', label: 'Shop', children: <ShopTab /> },
         ]}
       />
