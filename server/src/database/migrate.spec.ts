@@ -40,6 +40,32 @@ describe('migrations', () => {
     expect(await migrate(sequelize)).toEqual([]);
   });
 
+  it('that fail leave neither a change nor an entry in the book', async () => {
+    const before = await schema();
+    const broken = {
+      up: async ({ run }: MigrationContext) => {
+        await run('CREATE TABLE half_done ("id" integer)');
+        await run('SELECT nonsense');
+      },
+      down: () => Promise.resolve(),
+    };
+    MIGRATIONS['9999-broken'] = broken;
+    try {
+      await expect(migrate(sequelize)).rejects.toThrow(/nonsense/);
+    } finally {
+      delete MIGRATIONS['9999-broken'];
+    }
+    expect(await schema()).toEqual(before);
+    expect(await migrate(sequelize)).toEqual([]);
+  });
+
+  it('of a newer Olvet stop this one with words, and nothing is changed', async () => {
+    await sequelize.query(`INSERT INTO migrations ("name") VALUES ('9999-of-tomorrow')`);
+    await expect(migrate(sequelize)).rejects.toThrow(/newer Olvet.*9999-of-tomorrow/s);
+    await sequelize.query(`DELETE FROM migrations WHERE "name" = '9999-of-tomorrow'`);
+    expect(await migrate(sequelize)).toEqual([]);
+  });
+
   it('can be taken back one by one and done again, to the same schema', async () => {
     const before = await schema();
     expect(before.length).toBeGreaterThan(100);

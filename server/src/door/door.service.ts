@@ -63,7 +63,7 @@ export class DoorService {
         this.renewCode();
       }
       throw new Problem('invalid', 'This is not the code.', [
-        { path: 'code', message: 'is another one: it stands where Olvet was started and in the Workshop' },
+        { path: 'code', message: 'is another one: look where Olvet was started, or in the Workshop under Tablets' },
       ]);
     }
     const id = v7();

@@ -19,7 +19,7 @@ export function EnterPage() {
         Its code stands where Olvet was started, and on any tablet that is in already: Workshop, Tablets. It is asked
         for once.
       </p>
-      <ProblemAlert error={error} />
+      {error && problemOf(error).errors.length === 0 && <ProblemAlert error={error} />}
       <Form form={form} layout="vertical" onFinish={(fields: EnterDto) => void send(fields)}>
         <Form.Item name="code" label="Code" rules={[{ required: true, message: 'Six digits' }]}>
           <Input inputMode="numeric" autoComplete="off" size="large" className="numeral" maxLength={20} />
