@@ -24,10 +24,14 @@ function listening(table: string, port: number): string[] {
     .map((columns) => `socket:[${columns[9]}]`);
 }
 
-/** What a folder's links point at; nothing of a process that is another's or has just ended. */
+/** What a folder's links point at; nothing of a process that is another's, or of what has just ended. */
 function links(folder: string): string[] {
+  return orNone(() => readdirSync(folder)).flatMap((name) => orNone(() => [readlinkSync(`${folder}/${name}`)]));
+}
+
+function orNone(read: () => string[]): string[] {
   try {
-    return readdirSync(folder).map((name) => readlinkSync(`${folder}/${name}`));
+    return read();
   } catch {
     return [];
   }
