@@ -4,7 +4,7 @@ import type { Cluster } from './cluster';
 import { say } from './say';
 
 /** Pauses before what died is started again; after the last one it is left, with words. */
-const PAUSES_SECONDS = [0.2, 1, 2, 4, 8];
+const PAUSES_SECONDS = [0.2, 0.5, 1, 2, 4];
 /** Up so long, a process has recovered, and its next death is a first one. */
 const RECOVERED_MS = 30_000;
 const LOOK_EVERY_MS = 500;
