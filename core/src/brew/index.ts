@@ -7,6 +7,7 @@ export {
   gramsFromMillilitres,
   millilitresFromGrams,
 } from './units';
+export { LIMITS, MOST_EXTRACTED_PERCENT, MOST_SIGNS, type Limit } from './limits';
 export { convertTime, type ConvertTimeInput } from './convertTime';
 export { findable, smallestTurn } from './collar';
 export { clamp, roundTo, SMALLEST_STEP, snap, type Scale } from './snap';

@@ -1,3 +1,4 @@
+import { LIMITS, type Limit } from '../brew/limits';
 import type { Sign } from '../brew/types';
 
 /** A sign with the clock hour it was seen at, the basket viewed from below (12 = away from the barista). */
@@ -89,21 +90,22 @@ export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
   sweet: { axis: 'sweetness', value: 8 },
 };
 
-const LIMITS: Record<string, { min: number; max: number; what: string }> = {
-  doseGrams: { min: 1, max: 60, what: 'a dose of 1–60 g' },
-  yieldGrams: { min: 1, max: 500, what: 'a yield of 1–500 g' },
-  grindSeconds: { min: 0.1, max: 120, what: 'a grinding time of 0.1–120 s' },
-  timeSeconds: { min: 1, max: 300, what: 'a time of 1–300 s' },
-  grind: { min: -1000, max: 10000, what: 'a grind setting' },
-  temperatureC: { min: 60, max: 100, what: 'a temperature of 60–100 °C, or in °F with an f after it' },
-  firstDripSeconds: { min: 0, max: 120, what: 'a first drip of 0–120 s' },
-  tdsPercent: { min: 0.1, max: 30, what: 'a TDS of 0.1–30 %' },
-  mark: { min: 0, max: 10, what: 'a mark of 0–10' },
+/** How a figure out of its range is named: "expected a dose of 1–60 g". */
+const RANGES: Record<string, Limit & { what: string }> = {
+  doseGrams: { ...LIMITS.doseGrams, what: 'a dose of # g' },
+  yieldGrams: { ...LIMITS.yieldGrams, what: 'a yield of # g' },
+  grindSeconds: { ...LIMITS.grindSeconds, what: 'a grinding time of # s' },
+  timeSeconds: { ...LIMITS.timeSeconds, what: 'a time of # s' },
+  grind: { ...LIMITS.grind, what: 'a grind setting' },
+  temperatureC: { ...LIMITS.temperatureC, what: 'a temperature of # °C, or in °F with an f after it' },
+  firstDripSeconds: { ...LIMITS.firstDripSeconds, what: 'a first drip of # s' },
+  tdsPercent: { ...LIMITS.tdsPercent, what: 'a TDS of # %' },
+  mark: { ...LIMITS.mark, what: 'a mark of #' },
 };
 
 /** Null when the value is one a shot can have, otherwise what was expected. */
 export function shotFieldProblem(field: string, value: number): string | null {
-  const limit = LIMITS[field];
-  if (!limit) return null;
-  return value >= limit.min && value <= limit.max ? null : `expected ${limit.what}`;
+  const range = RANGES[field];
+  if (!range || (value >= range.min && value <= range.max)) return null;
+  return `expected ${range.what.replace('#', `${range.min}–${range.max}`)}`;
 }

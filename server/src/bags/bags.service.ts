@@ -20,15 +20,11 @@ export class BagsService extends Store<Bag, BagDto> {
   }
 
   protected override async check(_shopId: string, dto: BagDto): Promise<void> {
-    // A day may already have begun elsewhere on earth.
-    const tomorrow = new Date(Date.now() + 24 * 3600 * 1000).toISOString().slice(0, 10);
-    const errors: FieldError[] = (['roastedOn', 'openedOn'] as const)
-      .filter((path) => dto[path] != null && dto[path] > tomorrow)
-      .map((path) => ({ path, message: 'lies in the future: check the day' }));
+    const errors: FieldError[] = [];
     if (dto.roastedOn && dto.openedOn && dto.openedOn < dto.roastedOn) {
       errors.push({ path: 'openedOn', message: 'must not be before the day of roast' });
     }
-    errors.push(...frozenErrors(dto, tomorrow));
+    errors.push(...frozenErrors(dto));
     if ((dto.weighedGrams == null) !== (dto.weighedAt == null)) {
       const path = dto.weighedGrams == null ? 'weighedGrams' : 'weighedAt';
       errors.push({ path, message: 'is missing: weight and time of a weighing belong together' });
@@ -41,13 +37,12 @@ export class BagsService extends Store<Bag, BagDto> {
 }
 
 /** Each spell begins after roasting and after the one before has ended, and only the last may still go on. */
-function frozenErrors(dto: BagDto, tomorrow: string): FieldError[] {
+function frozenErrors(dto: BagDto): FieldError[] {
   const spells = dto.frozen ?? [];
   return spells.flatMap(({ from, to }, i) => {
     const path = `frozen[${i}]`;
     const before = spells[i - 1];
     const errors: FieldError[] = [];
-    if (from > tomorrow) errors.push({ path: `${path}.from`, message: 'lies in the future: check the day' });
     if (dto.roastedOn && from < dto.roastedOn) {
       errors.push({ path: `${path}.from`, message: 'must not be before the day of roast' });
     }

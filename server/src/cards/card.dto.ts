@@ -1,21 +1,21 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { TIMER_STARTS, type TimerStart } from '@olvet/core';
+import { LIMITS, TIMER_STARTS, type TimerStart } from '@olvet/core';
 import { ChoiceField, IdField, NumberField, PartField, TextField } from '../common/fields';
 import { RowView } from '../common/rows';
 import { SecondsWindowDto } from '../common/target.dto';
 
 /** The recipe itself, names of equipment included, so that a card reads the same after a grinder is renamed. */
 export class RecipeDto {
-  @NumberField({ min: -1000, max: 10000 })
+  @NumberField(LIMITS.grind)
   grind!: number;
 
-  @NumberField({ min: 1, max: 60 })
+  @NumberField(LIMITS.doseGrams)
   doseGrams!: number;
 
-  @NumberField({ min: 1, max: 500 })
+  @NumberField(LIMITS.yieldGrams)
   yieldGrams!: number;
 
-  @NumberField({ min: 60, max: 100, optional: true })
+  @NumberField({ ...LIMITS.temperatureC, optional: true })
   temperatureC?: number | null;
 
   @PartField(() => SecondsWindowDto)

@@ -5,6 +5,7 @@ import { Coffee } from '../coffees/coffee.entity';
 import { notFound, Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
 import { writeOnce } from '../common/writeOnce';
+import { checkOnScale } from '../grinders/onScale';
 import { LearningService } from '../learning/learning.service';
 import { Run } from '../runs/run.entity';
 import { Station } from '../stations/station.entity';
@@ -66,6 +67,8 @@ export class CardsService {
           { path: 'runId', message: 'is a closed dial-in: open a new one to change the card' },
         ]);
       }
+      const place = { shopId, grinderId: run.grinderId, grind: dto.recipe.grind, path: 'recipe.grind' };
+      await checkOnScale(place, transaction);
       await this.addVersion(shopId, run, dto, transaction);
       await run.update({ status: 'kept', endedAt: new Date(), revision: run.revision + 1 }, { transaction });
       await this.setStation(shopId, run, dto, transaction);

@@ -96,22 +96,45 @@ export function IdField(field: Common = {}): PropertyDecorator {
 
 const INSTANT = 'must be a date and time like 2026-03-01T06:41:00Z or 2026-03-01T08:41:00+02:00';
 
-/** An instant, ISO 8601 with offset, in years people brew in. */
+const EARLIEST_YEAR = 2000;
+/** A day may already have begun elsewhere on earth, and a tablet's clock may be fast. */
+const AHEAD_MS = 26 * 3600 * 1000;
+
+/** Everything recorded here has happened, and not before there was such a shop. */
+function HasHappened(): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name: 'hasHappened',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate: (value: unknown) => {
+          const at = Date.parse(String(value));
+          return at >= Date.UTC(EARLIEST_YEAR, 0, 1) && at <= Date.now() + AHEAD_MS;
+        },
+        defaultMessage: () => `must lie between the year ${EARLIEST_YEAR} and now: check the date`,
+      },
+    });
+}
+
+/** An instant that has passed, ISO 8601 with offset. */
 export function InstantField(field: Common = {}): PropertyDecorator {
   return documented(
     field,
     { type: String, format: 'date-time' },
+    HasHappened(),
     IsISO8601({ strict: true }, { message: INSTANT }),
     // One form only: halves of minutes and offsets beyond a day's are ISO 8601 to some and nothing to others.
     Matches(/^(19|20)\d\d-\d\d-\d\dT\d\d:\d\d(:\d\d([.]\d{1,9})?)?(Z|[+-](0\d|1[0-4]):[0-5]\d)$/, { message: INSTANT }),
   );
 }
 
-/** A calendar day, YYYY-MM-DD. */
+/** A calendar day that has begun, YYYY-MM-DD. */
 export function DayField(field: Common = {}): PropertyDecorator {
   return documented(
     field,
     { type: String, format: 'date' },
+    HasHappened(),
     IsISO8601({ strict: true }, { message: 'must be a day like 2026-03-01' }),
     Matches(/^(19|20)\d\d-\d\d-\d\d$/, { message: 'must be a day like 2026-03-01' }),
   );

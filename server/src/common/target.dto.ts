@@ -1,24 +1,24 @@
-import { TIMER_STARTS, type TimerStart } from '@olvet/core';
+import { LIMITS, TIMER_STARTS, type TimerStart } from '@olvet/core';
 import { ChoiceField, NotBelow, NumberField, PartField } from './fields';
 
 export class SecondsWindowDto {
-  @NumberField({ min: 5, max: 120 })
+  @NumberField(LIMITS.windowSeconds)
   min!: number;
 
   @NotBelow('min', 'the window’s beginning', { strictly: true })
-  @NumberField({ min: 5, max: 120 })
+  @NumberField(LIMITS.windowSeconds)
   max!: number;
 }
 
 /** What a dial-in aims at; taste on the scales −3 … +3. */
 export class TargetDto {
-  @NumberField({ min: 4, max: 40 })
+  @NumberField(LIMITS.doseGrams)
   doseGrams!: number;
 
-  @NumberField({ min: 4, max: 200 })
+  @NumberField(LIMITS.yieldGrams)
   yieldGrams!: number;
 
-  @NumberField({ min: 60, max: 100, optional: true, description: 'null where the machine has no setting' })
+  @NumberField({ ...LIMITS.temperatureC, optional: true, description: 'null where the machine has no setting' })
   temperatureC?: number | null;
 
   @PartField(() => SecondsWindowDto)
@@ -27,9 +27,9 @@ export class TargetDto {
   @ChoiceField({ of: TIMER_STARTS, name: 'TimerStart' })
   timer!: TimerStart;
 
-  @NumberField({ min: -3, max: 3 })
+  @NumberField(LIMITS.taste)
   balance!: number;
 
-  @NumberField({ min: -3, max: 3 })
+  @NumberField(LIMITS.taste)
   body!: number;
 }

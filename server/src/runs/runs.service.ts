@@ -6,6 +6,7 @@ import { Coffee } from '../coffees/coffee.entity';
 import { Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
 import { Store } from '../common/store';
+import { checkOnScale } from '../grinders/onScale';
 import { wantedBy } from '../learning/learner';
 import { LearningService } from '../learning/learning.service';
 import { StartsService } from '../lessons/starts.service';
@@ -82,10 +83,20 @@ export class RunsService extends Store<Run, RunDto> {
     }
   }
 
-  protected override check(shopId: string, dto: RunDto, row: Run | null, transaction: Transaction): Promise<void> {
+  protected override async check(
+    shopId: string,
+    dto: RunDto,
+    row: Run | null,
+    transaction: Transaction,
+  ): Promise<void> {
     checkStatus(dto, row);
     checkStart(dto);
-    return checkMethod(shopId, dto.methodId, transaction);
+    checkEnd(dto);
+    if (row?.startGrind !== dto.startGrind) {
+      const { grinderId, startGrind } = dto;
+      await checkOnScale({ shopId, grinderId, grind: startGrind, path: 'startGrind' }, transaction);
+    }
+    await checkMethod(shopId, dto.methodId, transaction);
   }
 
   protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
@@ -111,6 +122,13 @@ function checkStatus({ status }: RunDto, row: Run | null): void {
   const message =
     status === 'kept' ? 'is set by writing the card: keep the recipe instead' : 'is kept on a card: open a new dial-in';
   throw new Problem('invalid', 'A dial-in is done when its card is written.', [{ path: 'status', message }]);
+}
+
+function checkEnd({ startedAt, endedAt }: RunDto): void {
+  if (!endedAt || Date.parse(endedAt) >= Date.parse(startedAt)) return;
+  throw new Problem('invalid', 'A dial-in ends after it began.', [
+    { path: 'endedAt', message: 'lies before startedAt: check the clock' },
+  ]);
 }
 
 function checkStart({ startGrind, startSd }: RunDto): void {

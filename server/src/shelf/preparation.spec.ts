@@ -164,7 +164,7 @@ describe('opening', () => {
     await put(`openings/${id}`, { ...opening, done: ['switched-on'], roomC: 19, humidityPercent: 55 }).expect(200);
     const twice = await put(`openings/${v7()}`, opening).expect(422);
     expect(twice.body.errors).toHaveLength(1);
-    await put(`openings/${v7()}`, { ...opening, day: '2099-01-01' }).expect(422);
+    await put(`openings/${v7()}`, { ...opening, day: '2099-01-01' }).expect(400);
     await put(`openings/${v7()}`, { ...opening, done: ['danced'] }).expect(400);
     const { items } = await get<{ items: object[] }>(`openings?stationId=${ids.stationId}`);
     expect(items).toHaveLength(1);

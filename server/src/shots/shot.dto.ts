@@ -1,6 +1,8 @@
 import { ApiProperty, IntersectionType, OmitType } from '@nestjs/swagger';
 import {
   CAUSES,
+  LIMITS,
+  MOST_SIGNS,
   SIGNS,
   TIMER_STARTS,
   VERDICTS,
@@ -30,23 +32,23 @@ export class FirstTastingDto extends OmitType(TasteScalesDto, ['revision']) {
 
 /** The four settings of a shot, each as far as it is known. */
 class SettingsDto extends RevisionDto {
-  @NumberField({ min: -1000, max: 10000, optional: true })
+  @NumberField({ ...LIMITS.grind, optional: true })
   grind?: number | null;
 
-  @NumberField({ min: 1, max: 60, optional: true })
+  @NumberField({ ...LIMITS.doseGrams, optional: true })
   doseGrams?: number | null;
 
-  @NumberField({ min: 1, max: 500, optional: true })
+  @NumberField({ ...LIMITS.yieldGrams, optional: true })
   yieldGrams?: number | null;
 
-  @NumberField({ min: 60, max: 100, optional: true })
+  @NumberField({ ...LIMITS.temperatureC, optional: true })
   temperatureC?: number | null;
 }
 
 export class PlannedDto extends OmitType(SettingsDto, ['revision']) {}
 
 export class ShotFieldsDto extends SettingsDto {
-  @NumberField({ min: 0.1, max: 120, optional: true, description: 'How long a timed grinder ran' })
+  @NumberField({ ...LIMITS.grindSeconds, optional: true, description: 'How long a timed grinder ran' })
   grindSeconds?: number | null;
 
   @IdField({ optional: true, description: 'null for a shot pulled outside a dial-in' })
@@ -61,19 +63,19 @@ export class ShotFieldsDto extends SettingsDto {
   @PartField(() => PlannedDto, { optional: true })
   planned?: PlannedDto | null;
 
-  @NumberField({ min: 1, max: 300, optional: true })
+  @NumberField({ ...LIMITS.timeSeconds, optional: true })
   timeSeconds?: number | null;
 
   @ChoiceField({ of: TIMER_STARTS, name: 'TimerStart' })
   timer!: TimerStart;
 
-  @NumberField({ min: 0, max: 120, optional: true })
+  @NumberField({ ...LIMITS.firstDripSeconds, optional: true })
   firstDripSeconds?: number | null;
 
-  @NumberField({ min: 0.1, max: 30, optional: true })
+  @NumberField({ ...LIMITS.tdsPercent, optional: true })
   tdsPercent?: number | null;
 
-  @PartField(() => SeenDto, { many: true })
+  @PartField(() => SeenDto, { many: true, maxItems: MOST_SIGNS })
   seen!: SeenDto[];
 
   @BooleanField({ description: 'Were old grounds thrown out after the last grind change?' })

@@ -1,6 +1,6 @@
 import type { Cause, SeenMark, TimerStart, Verdict } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
-import { Model } from 'sequelize-typescript';
+import { Edit } from '../database/edit.model';
 import { Owned } from '../database/owned.model';
 
 export interface PlannedSettings {
@@ -78,20 +78,7 @@ export class Shot extends Owned {
 
 /** What a shot said before a correction. */
 @Table({ tableName: 'shot_edits', timestamps: false })
-export class ShotEdit extends Model {
-  @Column({ type: DataType.UUID, primaryKey: true })
-  declare shopId: string;
-
+export class ShotEdit extends Edit {
   @Column({ type: DataType.UUID, primaryKey: true })
   declare shotId: string;
-
-  /** The revision `before` was. */
-  @Column({ type: DataType.INTEGER, primaryKey: true })
-  declare revision: number;
-
-  @Column(DataType.JSONB)
-  declare before: object;
-
-  @Column({ type: DataType.DATE, defaultValue: DataType.NOW })
-  declare editedAt: Date;
 }

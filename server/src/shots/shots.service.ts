@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { extractionYieldPercent, MOST_EXTRACTED_PERCENT, type FieldError } from '@olvet/core';
 import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
@@ -6,7 +7,9 @@ import type { Page, PageQuery } from '../common/rows';
 import { Store } from '../common/store';
 import { writeOnce } from '../common/writeOnce';
 import { LearningService } from '../learning/learning.service';
+import { checkOnScale } from '../grinders/onScale';
 import { Run } from '../runs/run.entity';
+import { Station } from '../stations/station.entity';
 import { TastingsService } from '../tastings/tastings.service';
 import type { ShotDto } from './shot.dto';
 import { Shot, ShotEdit } from './shot.entity';
@@ -79,6 +82,9 @@ export class ShotsService extends Store<Shot, ShotDto> {
     row: Shot | null,
     transaction: Transaction,
   ): Promise<void> {
+    // What was stored before there was a rule stays, until that very figure is touched.
+    if (FIGURES.some((name) => row?.[name] !== dto[name])) checkFigures(dto);
+    if (row?.grind !== dto.grind) await checkGrind(shopId, dto, transaction);
     if (!dto.runId) return;
     const run = await Run.findOne({ where: { shopId, id: dto.runId }, transaction });
     if (run && run.stationId !== dto.stationId) {
@@ -97,4 +103,30 @@ export class ShotsService extends Store<Shot, ShotDto> {
       ]);
     }
   }
+}
+
+const FIGURES = ['doseGrams', 'yieldGrams', 'tdsPercent', 'timeSeconds', 'firstDripSeconds', 'timer'] as const;
+
+/** What no shot can be, however it was poured. */
+function checkFigures({ doseGrams, yieldGrams, tdsPercent, timeSeconds, firstDripSeconds, timer }: ShotDto): void {
+  const errors: FieldError[] = [];
+  if (timer !== 'first-drip' && timeSeconds != null && firstDripSeconds != null && firstDripSeconds > timeSeconds) {
+    errors.push({ path: 'firstDripSeconds', message: 'must not be after the shot has ended' });
+  }
+  if (doseGrams != null && yieldGrams != null && tdsPercent != null) {
+    const extracted = extractionYieldPercent({ tdsPercent, yieldGrams, doseGrams });
+    if (extracted > MOST_EXTRACTED_PERCENT) {
+      const message = `makes an extraction of ${extracted.toFixed(0)} %: above ${MOST_EXTRACTED_PERCENT} % there is none`;
+      errors.push({ path: 'tdsPercent', message });
+    }
+  }
+  if (errors.length > 0) throw new Problem('invalid', 'This shot cannot be right.', errors);
+}
+
+/** A setting is one of its grinder's: of the dial-in's, or else of the station's. */
+async function checkGrind(shopId: string, { grind, runId, stationId }: ShotDto, transaction: Transaction) {
+  if (grind == null) return;
+  const where = { shopId, id: runId ?? stationId };
+  const place = runId ? await Run.findOne({ where, transaction }) : await Station.findOne({ where, transaction });
+  if (place) await checkOnScale({ shopId, grinderId: place.grinderId, grind, path: 'grind' }, transaction);
 }

@@ -1,21 +1,22 @@
+import { LIMITS } from '@olvet/core';
 import { NumberField } from '../common/fields';
 import { RevisionDto } from '../common/rows';
 
 /** The advice contract's scales of taste; any of them may be left out. */
 export class TasteScalesDto extends RevisionDto {
-  @NumberField({ min: -3, max: 3, optional: true, description: '−3 very sour … +3 very bitter' })
+  @NumberField({ ...LIMITS.taste, optional: true, description: '−3 very sour … +3 very bitter' })
   balance?: number | null;
 
-  @NumberField({ min: -3, max: 3, optional: true, description: '−3 thin … +3 heavy' })
+  @NumberField({ ...LIMITS.taste, optional: true, description: '−3 thin … +3 heavy' })
   body?: number | null;
 
-  @NumberField({ min: 0, max: 3, optional: true })
+  @NumberField({ ...LIMITS.dryness, optional: true })
   dryness?: number | null;
 
-  @NumberField({ min: 0, max: 10, optional: true })
+  @NumberField({ ...LIMITS.mark, optional: true })
   sweetness?: number | null;
 
-  @NumberField({ min: 0, max: 10, optional: true })
+  @NumberField({ ...LIMITS.mark, optional: true })
   overall?: number | null;
 
   @NumberField({

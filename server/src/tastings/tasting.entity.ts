@@ -1,4 +1,5 @@
-import { Column, DataType, Model, Table } from 'sequelize-typescript';
+import { Column, DataType, Table } from 'sequelize-typescript';
+import { Edit } from '../database/edit.model';
 import { Owned } from '../database/owned.model';
 
 /** What one person tasted in one shot, on the contract's scales. */
@@ -35,20 +36,7 @@ export class Tasting extends Owned {
 
 /** What a tasting said before a correction. */
 @Table({ tableName: 'tasting_edits', timestamps: false })
-export class TastingEdit extends Model {
-  @Column({ type: DataType.UUID, primaryKey: true })
-  declare shopId: string;
-
+export class TastingEdit extends Edit {
   @Column({ type: DataType.UUID, primaryKey: true })
   declare tastingId: string;
-
-  /** The revision `before` was. */
-  @Column({ type: DataType.INTEGER, primaryKey: true })
-  declare revision: number;
-
-  @Column(DataType.JSONB)
-  declare before: object;
-
-  @Column({ type: DataType.DATE, defaultValue: DataType.NOW })
-  declare editedAt: Date;
 }

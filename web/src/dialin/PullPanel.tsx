@@ -1,4 +1,4 @@
-import { plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
+import { LIMITS, plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
 import { Button, Checkbox } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { SheetView } from '../app/api';
@@ -87,8 +87,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             unit="g"
             value={doseGrams}
             step={0.1}
-            min={1}
-            max={60}
+            {...LIMITS.doseGrams}
             from={aim.doseGrams}
             onChange={tell(setDose)}
           />
@@ -98,8 +97,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             unit="g"
             value={yieldGrams}
             step={0.5}
-            min={1}
-            max={500}
+            {...LIMITS.yieldGrams}
             from={aim.yieldGrams}
             onChange={setYield}
           />
@@ -109,8 +107,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             unit="s"
             value={timeSeconds}
             step={0.5}
-            min={1}
-            max={300}
+            {...LIMITS.timeSeconds}
             from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
             onChange={setTime}
           />
@@ -121,8 +118,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
               unit="s"
               value={grindSeconds}
               step={0.1}
-              min={0.1}
-              max={120}
+              {...LIMITS.grindSeconds}
               from={4}
               onChange={tell(setGrindSeconds)}
             />

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LIMITS, MOST_SIGNS, type Limit } from '../../brew/limits';
 import { clamp, SMALLEST_STEP } from '../../brew/snap';
 import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
 import { methodSchema } from '../../method/Method';
@@ -7,9 +8,9 @@ import { findMethod, METHOD_IDS } from '../../method/methods';
 
 /** A measured value that may be left out or null. */
 const maybe = (min: number, max: number) => z.number().min(min).max(max).nullish();
+const within = ({ min, max }: Limit) => z.number().min(min).max(max);
+const maybeWithin = (limit: Limit) => within(limit).nullish();
 const seconds = z.number().min(1).max(300);
-/** A choked machine may run as long as somebody waits. */
-const LONGEST_SECONDS = 900;
 
 /** What is known no worse than this is known for certain; smaller spreads, squared and inverted, run out of digits. */
 const SMALLEST_SPREAD = 1e-6;
@@ -45,7 +46,7 @@ export const learnedCoffeeSchema = z.object({
     .min(1 / 60)
     .max(500),
   middleSeconds: seconds,
-  temperatureC: maybe(60, 100),
+  temperatureC: maybeWithin(LIMITS.temperatureC),
   shots: z.number().int().min(0).max(1e7),
 });
 
@@ -63,13 +64,13 @@ export const learnedTasterSchema = z.object({
 });
 
 const tasteSchema = z.object({
-  balance: maybe(-3, 3),
-  body: maybe(-3, 3),
+  balance: maybeWithin(LIMITS.taste),
+  body: maybeWithin(LIMITS.taste),
   /** Where those who tasted like balance and body best, by their earlier cups: what they say is counted from there. */
   likes: z.object({ balance: z.number().min(-3).max(3), body: z.number().min(-3).max(3) }).nullish(),
-  dryness: maybe(0, 3),
-  sweetness: maybe(0, 10),
-  overall: maybe(0, 10),
+  dryness: maybeWithin(LIMITS.dryness),
+  sweetness: maybeWithin(LIMITS.mark),
+  overall: maybeWithin(LIMITS.mark),
 });
 
 /** The dose law of a timed grinder, fitted to its own weighings. */
@@ -89,23 +90,23 @@ export type HandCheck = (typeof HAND_CHECKS)[number];
 
 const shotSchema = z.object({
   grind: maybe(-1e4, 1e4),
-  doseGrams: maybe(1, 60),
+  doseGrams: maybeWithin(LIMITS.doseGrams),
   /** How long a timed grinder ran; stands in for a dose nobody weighed. */
-  grindSeconds: maybe(0.1, 120),
-  yieldGrams: maybe(1, 500),
-  temperatureC: maybe(60, 100),
+  grindSeconds: maybeWithin(LIMITS.grindSeconds),
+  yieldGrams: maybeWithin(LIMITS.yieldGrams),
+  temperatureC: maybeWithin(LIMITS.temperatureC),
   planned: z
     .object({
       grind: maybe(-1e4, 1e4),
-      doseGrams: maybe(1, 60),
-      yieldGrams: maybe(1, 500),
-      temperatureC: maybe(60, 100),
+      doseGrams: maybeWithin(LIMITS.doseGrams),
+      yieldGrams: maybeWithin(LIMITS.yieldGrams),
+      temperatureC: maybeWithin(LIMITS.temperatureC),
     })
     .nullish(),
-  timeSeconds: maybe(1, LONGEST_SECONDS),
+  timeSeconds: maybeWithin(LIMITS.timeSeconds),
   timer: z.enum(TIMER_STARTS).nullish(),
-  firstDripSeconds: maybe(0, LONGEST_SECONDS),
-  seen: z.array(z.enum(SIGNS)).max(20).nullish(),
+  firstDripSeconds: maybeWithin(LIMITS.firstDripSeconds),
+  seen: z.array(z.enum(SIGNS)).max(MOST_SIGNS).nullish(),
   purged: z.boolean().nullish(),
   /** What the barista found to have gone wrong with this shot. */
   cause: z.enum(CAUSES).nullish(),
@@ -157,9 +158,9 @@ export const adviceRequestSchema = z.object({
     learned: learnedCoffeeSchema.nullish(),
   }),
   target: z.object({
-    doseGrams: z.number().min(1).max(60),
-    yieldGrams: z.number().min(1).max(500),
-    temperatureC: maybe(60, 100),
+    doseGrams: within(LIMITS.doseGrams),
+    yieldGrams: within(LIMITS.yieldGrams),
+    temperatureC: maybeWithin(LIMITS.temperatureC),
     timeSeconds: z
       .object({ min: seconds, max: seconds })
       .refine((w) => w.max > w.min, { message: 'must be later than min', path: ['max'] }),

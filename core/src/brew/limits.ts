@@ -1,0 +1,33 @@
+export interface Limit {
+  min: number;
+  max: number;
+}
+
+/**
+ * What a shot, a recipe or an aim can hold at all: one table for forms, the line, the API, the advice and the database.
+ * Wide enough for every basket, lever and mistake of the hand that really was poured; beyond it a figure is a slip of the
+ * finger. Keys carry their units.
+ */
+export const LIMITS = {
+  /** Any scale a grinder may have; each grinder's own is narrower. */
+  grind: { min: -1000, max: 10_000 },
+  doseGrams: { min: 1, max: 60 },
+  grindSeconds: { min: 0.1, max: 120 },
+  yieldGrams: { min: 1, max: 500 },
+  temperatureC: { min: 60, max: 100 },
+  /** A choked shot may drip for a quarter of an hour before somebody stops it. */
+  timeSeconds: { min: 1, max: 900 },
+  firstDripSeconds: { min: 0, max: 900 },
+  windowSeconds: { min: 5, max: 120 },
+  tdsPercent: { min: 0.1, max: 30 },
+  /** Sour to bitter, thin to heavy. */
+  taste: { min: -3, max: 3 },
+  dryness: { min: 0, max: 3 },
+  mark: { min: 0, max: 10 },
+} as const satisfies Record<string, Limit>;
+
+/** Signs on one shot, spurts of every hour included. */
+export const MOST_SIGNS = 20;
+
+/** No coffee gives more of itself than this to water, however long: about three tenths of it are soluble. */
+export const MOST_EXTRACTED_PERCENT = 30;

@@ -1,0 +1,17 @@
+import { Column, DataType, Model } from 'sequelize-typescript';
+
+/** What a row said before a correction; which row, its subclass says. */
+export abstract class Edit extends Model {
+  @Column({ type: DataType.UUID, primaryKey: true })
+  declare shopId: string;
+
+  /** The revision `before` was. */
+  @Column({ type: DataType.INTEGER, primaryKey: true })
+  declare revision: number;
+
+  @Column(DataType.JSONB)
+  declare before: object;
+
+  @Column({ type: DataType.DATE, defaultValue: DataType.NOW })
+  declare editedAt: Date;
+}
