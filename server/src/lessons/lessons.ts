@@ -15,8 +15,10 @@ const NEWEST_TASTINGS = 300;
  * that changes later, because a shot was corrected, changes both.
  */
 export async function keepLesson(run: Run, lesson: Lesson, transaction: Transaction): Promise<void> {
-  await run.update({ lesson }, { transaction, silent: true });
   const { shopId, grinderId, coffeeId } = run;
+  // A coffee may be learned of on two grinders at once: the second waits here, and then sees what the first stored.
+  await Coffee.findOne({ attributes: ['id'], where: { shopId, id: coffeeId }, transaction, lock: true });
+  await run.update({ lesson }, { transaction, silent: true });
   const grinder = await Grinder.findOne({ where: { shopId, id: grinderId }, transaction, rejectOnEmpty: true });
   const ofGrinder = await lessonsOf({ shopId, grinderId }, transaction);
   await grinder.update({ learnedSlope: combineSlopes(grinder, ofGrinder) }, { transaction, silent: true });

@@ -83,7 +83,7 @@ export class ShotsService extends Store<Shot, ShotDto> {
     transaction: Transaction,
   ): Promise<void> {
     // What was stored before there was a rule stays, until that very figure is touched.
-    if (FIGURES.some((name) => row?.[name] !== dto[name])) checkFigures(dto);
+    if (FIGURES.some((name) => (row?.[name] ?? null) !== (dto[name] ?? null))) checkFigures(dto);
     if (row?.grind !== dto.grind) await checkGrind(shopId, dto, transaction);
     if (!dto.runId) return;
     const run = await Run.findOne({ where: { shopId, id: dto.runId }, transaction });
