@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Bag', many: 'Bags', dto: BagDto, view: B
 
 @Controller('bags')
 export class BagsController extends Base {
-  constructor(store: BagsService) {
-    super(store);
+  constructor(service: BagsService) {
+    super(service.store);
   }
 }

@@ -2,38 +2,43 @@ import { Injectable } from '@nestjs/common';
 import type { FieldError } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
-import { Store } from '../common/store';
+import { createStore, type Store, type Writing } from '../common/store';
 import type { BagDto } from './bag.dto';
 import { Bag } from './bag.entity';
 
 @Injectable()
-export class BagsService extends Store<Bag, BagDto> {
+export class BagsService {
+  readonly store: Store<Bag, BagDto>;
+
   constructor(sequelize: Sequelize) {
-    super(sequelize, Bag, {
+    this.store = createStore({
+      sequelize,
+      model: Bag,
       what: 'bag',
       order: [
         ['roastedOn', 'DESC'],
         ['createdAt', 'DESC'],
       ],
       filters: ['coffeeId'],
+      check: checkBag,
     });
   }
+}
 
-  protected override async check(_shopId: string, dto: BagDto): Promise<void> {
-    const errors: FieldError[] = [];
-    if (dto.roastedOn && dto.openedOn && dto.openedOn < dto.roastedOn) {
-      errors.push({ path: 'openedOn', message: 'must not be before the day of roast' });
-    }
-    errors.push(...frozenErrors(dto));
-    if ((dto.weighedGrams == null) !== (dto.weighedAt == null)) {
-      const path = dto.weighedGrams == null ? 'weighedGrams' : 'weighedAt';
-      errors.push({ path, message: 'is missing: weight and time of a weighing belong together' });
-    }
-    if (dto.weighedGrams != null && dto.weighedGrams > dto.weightGrams) {
-      errors.push({ path: 'weighedGrams', message: 'must not be above what the full bag held' });
-    }
-    if (errors.length > 0) throw new Problem('invalid', 'This bag cannot be right.', errors);
+async function checkBag({ dto }: Writing<Bag, BagDto>): Promise<void> {
+  const errors: FieldError[] = [];
+  if (dto.roastedOn && dto.openedOn && dto.openedOn < dto.roastedOn) {
+    errors.push({ path: 'openedOn', message: 'must not be before the day of roast' });
   }
+  errors.push(...frozenErrors(dto));
+  if ((dto.weighedGrams == null) !== (dto.weighedAt == null)) {
+    const path = dto.weighedGrams == null ? 'weighedGrams' : 'weighedAt';
+    errors.push({ path, message: 'is missing: weight and time of a weighing belong together' });
+  }
+  if (dto.weighedGrams != null && dto.weighedGrams > dto.weightGrams) {
+    errors.push({ path: 'weighedGrams', message: 'must not be above what the full bag held' });
+  }
+  if (errors.length > 0) throw new Problem('invalid', 'This bag cannot be right.', errors);
 }
 
 /** Each spell begins after roasting and after the one before has ended, and only the last may still go on. */

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Basket', many: 'Baskets', dto: BasketDto
 
 @Controller('baskets')
 export class BasketsController extends Base {
-  constructor(store: BasketsService) {
-    super(store);
+  constructor(service: BasketsService) {
+    super(service.store);
   }
 }

@@ -1,12 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
 import type { BasketDto } from './basket.dto';
 import { Basket } from './basket.entity';
 
 @Injectable()
-export class BasketsService extends Store<Basket, BasketDto> {
+export class BasketsService {
+  readonly store: Store<Basket, BasketDto>;
+
   constructor(sequelize: Sequelize) {
-    super(sequelize, Basket, { what: 'basket', order: [['name', 'ASC']] });
+    this.store = createStore({ sequelize, model: Basket, what: 'basket', order: [['name', 'ASC']] });
   }
 }

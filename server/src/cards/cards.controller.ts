@@ -1,6 +1,6 @@
 import { Body, Controller, Get, Param, ParseUUIDPipe, Put, Query } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
-import { ListQuery, pageOf } from '../common/rows';
+import { ListQuery, pageOf, type Page } from '../common/rows';
 import { validated } from '../common/validation';
 import { CurrentShop } from '../shop/shop.guard';
 import { CardDetailView, CardView, KeepCardDto } from './card.dto';
@@ -18,14 +18,14 @@ export class CardsController {
   list(
     @CurrentShop() shopId: string,
     @Query(validated(ListQuery, { query: true })) query: ListQuery,
-  ): Promise<unknown> {
+  ): Promise<Page<CardView>> {
     return this.cards.list(shopId, query);
   }
 
   @Get('cards/:id')
   @ApiOperation({ operationId: 'getCard' })
   @ApiOkResponse({ type: CardDetailView })
-  get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+  get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<CardDetailView> {
     return this.cards.get(shopId, id);
   }
 
@@ -37,7 +37,7 @@ export class CardsController {
     @CurrentShop() shopId: string,
     @Param('runId', ParseUUIDPipe) runId: string,
     @Body(validated(KeepCardDto)) body: KeepCardDto,
-  ): Promise<unknown> {
+  ): Promise<CardDetailView> {
     return this.cards.keep(shopId, runId, body);
   }
 }

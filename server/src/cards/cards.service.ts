@@ -5,14 +5,13 @@ import { Coffee } from '../coffees/coffee.entity';
 import { notFound, Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
 import { writeOnce } from '../common/writeOnce';
+import { shown } from '../database/owned.model';
 import { checkOnScale } from '../grinders/onScale';
 import { LearningService } from '../learning/learning.service';
 import { Run } from '../runs/run.entity';
 import { Station } from '../stations/station.entity';
-import type { KeepCardDto } from './card.dto';
+import type { CardDetailView, CardView, KeepCardDto } from './card.dto';
 import { Card, CardVersion } from './card.entity';
-
-export type CardWithLatest = object;
 
 @Injectable()
 export class CardsService {
@@ -21,7 +20,7 @@ export class CardsService {
     private readonly learning: LearningService,
   ) {}
 
-  async list(shopId: string, query: ListQuery): Promise<Page<CardWithLatest>> {
+  async list(shopId: string, query: ListQuery): Promise<Page<CardView>> {
     const page = query.page ?? 1;
     const pageSize = query.pageSize ?? 50;
     const where = {
@@ -39,19 +38,19 @@ export class CardsService {
     return { items: await this.withLatest(shopId, rows), total: count, page, pageSize };
   }
 
-  async get(shopId: string, id: string): Promise<object> {
+  async get(shopId: string, id: string): Promise<CardDetailView> {
     const card = await Card.findOne({ where: { shopId, id } });
     if (!card) throw notFound('card');
     const [withLatest] = await this.withLatest(shopId, [card]);
     const versions = await CardVersion.findAll({ where: { shopId, cardId: id }, order: [['version', 'DESC']] });
-    return { ...withLatest, versions };
+    return { ...withLatest!, versions: versions.map(shown) };
   }
 
   /**
    * Ends a dial-in with its recipe: card, version, run, station and that a lesson is due, all or nothing.
    * Sent twice with the same version id it changes nothing the second time.
    */
-  async keep(shopId: string, runId: string, dto: KeepCardDto): Promise<object> {
+  async keep(shopId: string, runId: string, dto: KeepCardDto): Promise<CardDetailView> {
     const grinderId = await writeOnce(this.sequelize, async (transaction) => {
       const run = await Run.findOne({ where: { shopId, id: runId }, transaction, lock: true });
       if (!run) throw notFound('dial-in');
@@ -130,7 +129,7 @@ export class CardsService {
     );
   }
 
-  private async withLatest(shopId: string, cards: Card[]): Promise<object[]> {
+  private async withLatest(shopId: string, cards: Card[]): Promise<CardView[]> {
     const ids = (pick: (card: Card) => string) => ({ [Op.in]: [...new Set(cards.map(pick))] });
     const [versions, coffees, stations] = await Promise.all([
       this.latestVersions(
@@ -144,10 +143,10 @@ export class CardsService {
     const coffeeNames = new Map(coffees.map((coffee) => [coffee.id, coffee.name]));
     const stationNames = new Map(stations.map((station) => [station.id, station.name]));
     return cards.map((card) => ({
-      ...(card.toJSON() as object),
-      coffeeName: coffeeNames.get(card.coffeeId),
-      stationName: stationNames.get(card.stationId),
-      latest: latest.get(card.id),
+      ...shown(card.toJSON<Card>()),
+      coffeeName: coffeeNames.get(card.coffeeId) ?? '',
+      stationName: stationNames.get(card.stationId) ?? '',
+      latest: shown(latest.get(card.id)!),
     }));
   }
 }

@@ -1,4 +1,4 @@
-import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { ApiProperty, ApiPropertyOptional, IntersectionType } from '@nestjs/swagger';
 import { BODY_GOALS, DRUNK_AS, FLAVOUR_GOALS, ROASTS, type DrunkAs, type Roast } from '@olvet/core';
 import { BooleanField, ChoiceField, InstantField, NumberField, TextField } from '../common/fields';
 import { NormalView } from '../common/normal.dto';
@@ -60,7 +60,7 @@ export class LearnedTasteView {
   @ApiProperty({ type: NormalView }) body!: NormalView;
   @ApiProperty() ratio!: number;
   @ApiProperty() middleSeconds!: number;
-  @ApiProperty({ type: Number, nullable: true }) temperatureC!: number | null;
+  @ApiPropertyOptional({ type: Number, nullable: true }) temperatureC?: number | null;
   @ApiProperty() shots!: number;
 }
 

@@ -1,6 +1,7 @@
 import type { DrunkAs, LearnedCoffee, Roast } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 @Table({ tableName: 'coffees' })
 export class Coffee extends Owned {
@@ -40,7 +41,8 @@ export class Coffee extends Owned {
   @Column({ type: DataType.BOOLEAN, defaultValue: false })
   declare decaf: boolean;
 
-  /** How it was found to taste; written by the server alone. */
+  /** How it was found to taste. */
+  @ServerOwned
   @Column(DataType.JSONB)
   declare learnedTaste: LearnedCoffee | null;
 

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Coffee', many: 'Coffees', dto: CoffeeDto
 
 @Controller('coffees')
 export class CoffeesController extends Base {
-  constructor(store: CoffeesService) {
-    super(store);
+  constructor(service: CoffeesService) {
+    super(service.store);
   }
 }

@@ -1,28 +1,28 @@
 import { Body, Get, Param, ParseUUIDPipe, Put, Query, type Type } from '@nestjs/common';
 import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
-import type { Owned } from '../database/owned.model';
 import { CurrentShop } from '../shop/shop.guard';
 import { ListQuery, pageOf, type Page } from './rows';
-import type { Store, Written } from './store';
+import type { Resource, Written } from './store';
 import { validated } from './validation';
 
-export interface ResourceNames<D, V> {
+export interface ResourceNames<D, V, L> {
   /** "Grinder": names of operations and schemas. */
   one: string;
   many: string;
   dto: Type<D>;
   view: Type<V>;
   /** What a list shows of each row, where that is more than the row. */
-  listed?: Type<V>;
+  listed?: Type<L>;
 }
 
 /** List, get and put of one kind of row: the routes every such resource shares. */
-export function resourceController<D extends Written, V>(names: ResourceNames<D, V>) {
-  const { one, many, dto, view, listed = view } = names;
+export function resourceController<D extends Written, V, L = V>(names: ResourceNames<D, V, L>) {
+  const { one, many, dto, view } = names;
+  const listed = (names.listed ?? view) as Type<L>;
   const pageView = pageOf(listed, `${one}Page`);
 
   abstract class ResourceController {
-    constructor(readonly store: Store<Owned, D>) {}
+    constructor(readonly store: Resource<D, V, L>) {}
 
     @Get()
     @ApiOperation({ operationId: `list${many}` })
@@ -30,14 +30,14 @@ export function resourceController<D extends Written, V>(names: ResourceNames<D,
     list(
       @CurrentShop() shopId: string,
       @Query(validated(ListQuery, { query: true })) query: ListQuery,
-    ): Promise<Page<object>> {
+    ): Promise<Page<L>> {
       return this.store.list(shopId, query);
     }
 
     @Get(':id')
     @ApiOperation({ operationId: `get${one}` })
     @ApiOkResponse({ type: view })
-    get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+    get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<V> {
       return this.store.get(shopId, id);
     }
 
@@ -49,7 +49,7 @@ export function resourceController<D extends Written, V>(names: ResourceNames<D,
       @CurrentShop() shopId: string,
       @Param('id', ParseUUIDPipe) id: string,
       @Body(validated(dto)) body: D,
-    ): Promise<unknown> {
+    ): Promise<V> {
       return this.store.put(shopId, id, body);
     }
   }

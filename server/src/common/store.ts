@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Op, type Order, type Transaction, type WhereOptions } from 'sequelize';
 import type { ModelCtor, Sequelize } from 'sequelize-typescript';
-import type { Owned } from '../database/owned.model';
+import { shown, type Owned, type Shown } from '../database/owned.model';
+import { serverOwnedOf } from '../database/serverOwned';
 import { notFound, Problem } from './problem';
 import type { ListQuery, Page } from './rows';
 import { writeOnce } from './writeOnce';
@@ -11,138 +12,151 @@ const PAGE_SIZE = 50;
 /** What a client writes: the DTO's fields and the revision last seen. */
 export type Written = { revision?: number | null } & object;
 
-export interface StoreOptions {
+/** One write as its rules see it; `row` is what stands, null where it is new. */
+export interface Writing<M, D> {
+  shopId: string;
+  dto: D;
+  row: M | null;
+  transaction: Transaction;
+}
+
+export interface StoreOptions<M extends Owned, D extends Written> {
+  sequelize: Sequelize;
+  model: ModelCtor<M>;
   /** The thing's plain name, for messages: "grinder". */
   what: string;
   order: Order;
   /** Query filters this list understands. */
   filters?: readonly ('coffeeId' | 'stationId' | 'runId' | 'grinderId' | 'basketId')[];
+  /** The only rows a list shows, for example those not discarded. */
+  listed?: WhereOptions;
+  /** Rules that need more than the one object; throws a Problem. */
+  check?(writing: Writing<M, D>): Promise<void>;
+  /** Server-owned columns of a new row. */
+  atCreation?(writing: Writing<M, D>): Promise<object>;
+  /** Called before a changed row is saved, inside the transaction. */
+  beforeChange?(row: M, writing: Writing<M, D>): Promise<void>;
+  /** Called after a row was made or changed, inside the transaction. */
+  afterWrite?(row: M, transaction: Transaction): Promise<void>;
 }
 
-/**
- * The rows of one kind that a shop owns: paged lists and idempotent, revision-checked puts. Services with more to say
- * extend it.
- */
-export abstract class Store<M extends Owned, D extends Written> {
-  protected constructor(
-    protected readonly sequelize: Sequelize,
-    protected readonly model: ModelCtor<M>,
-    private readonly options: StoreOptions,
-  ) {}
+/** What the routes of a resource need: `V` is what a client reads. */
+export interface Resource<D extends Written, V, L = V> {
+  list(shopId: string, query: ListQuery): Promise<Page<L>>;
+  get(shopId: string, id: string): Promise<V>;
+  put(shopId: string, id: string, dto: D): Promise<V>;
+}
 
-  async list(shopId: string, query: ListQuery): Promise<Page<object>> {
-    return this.rows(shopId, query);
-  }
+/** The rows of one kind that a shop owns: paged lists and idempotent, revision-checked puts. */
+export interface Store<M extends Owned, D extends Written> extends Resource<D, Shown<M>> {
+  /** One page of a list. */
+  rows(shopId: string, query: ListQuery): Promise<Page<M>>;
+  /** Throws a Problem where there is no such row. */
+  row(shopId: string, id: string): Promise<M>;
+  /** Writes once however often it is sent; refuses to overwrite what its author has not seen. */
+  write(shopId: string, id: string, dto: D, within?: Transaction): Promise<M>;
+}
 
-  protected async rows(shopId: string, query: ListQuery): Promise<Page<M>> {
-    const page = query.page ?? 1;
-    const pageSize = query.pageSize ?? PAGE_SIZE;
-    const filters = (this.options.filters ?? []).flatMap((name) => (query[name] ? [[name, query[name]]] : []));
-    const where = {
-      shopId,
-      ...this.listWhere(),
-      ...this.inState(query.state),
-      ...Object.fromEntries(filters),
-    } as WhereOptions;
-    const { rows, count } = await this.model.findAndCountAll({
-      where,
-      order: this.options.order,
+export function createStore<M extends Owned, D extends Written>(options: StoreOptions<M, D>): Store<M, D> {
+  const { sequelize, model, what } = options;
+  const written = writtenColumns(model);
+
+  async function rows(shopId: string, query: ListQuery): Promise<Page<M>> {
+    const { page = 1, pageSize = PAGE_SIZE } = query;
+    const filters = (options.filters ?? []).flatMap((name) => (query[name] ? [[name, query[name]]] : []));
+    const { rows: items, count: total } = await model.findAndCountAll({
+      where: {
+        shopId,
+        ...(options.listed as object),
+        ...inState(model, query.state),
+        ...Object.fromEntries(filters),
+      } as WhereOptions,
+      order: options.order,
       limit: pageSize,
       offset: (page - 1) * pageSize,
     });
-    return { items: rows, total: count, page, pageSize };
+    return { items, total, page, pageSize };
   }
 
-  private inState(state: ListQuery['state']): object {
-    const end = ['retiredAt', 'finishedAt'].find((column) => column in this.model.getAttributes());
-    if (!state || !end) return {};
-    return { [end]: state === 'in-use' ? null : { [Op.ne]: null } };
+  async function row(shopId: string, id: string): Promise<M> {
+    const found = await model.findOne({ where: { shopId, id } as WhereOptions });
+    if (!found) throw notFound(what);
+    return found;
   }
 
-  async get(shopId: string, id: string, transaction?: Transaction): Promise<M> {
-    const row = await this.find(shopId, id, transaction);
-    if (!row) throw notFound(this.options.what);
-    return row;
-  }
-
-  /** Writes once however often it is sent; refuses to overwrite what its author has not seen. */
-  async put(shopId: string, id: string, dto: D, within?: Transaction): Promise<M> {
-    if (within) return this.putWithin(shopId, id, dto, within);
-    return writeOnce(this.sequelize, (transaction) => this.putWithin(shopId, id, dto, transaction));
-  }
-
-  /** Hidden rows of a list, for example retired ones. */
-  protected listWhere(): object {
-    return {};
-  }
-
-  /** Server-owned columns of a new row. */
-  protected async atCreation(_shopId: string, _dto: D, _transaction: Transaction): Promise<object> {
-    return {};
-  }
-
-  /** Called before a changed row is saved, inside the transaction. */
-  protected async beforeChange(_row: M, _dto: D, _transaction: Transaction): Promise<void> {}
-
-  /** Called after a row was made or changed, inside the transaction. */
-  protected async afterWrite(_row: M, _transaction: Transaction): Promise<void> {}
-
-  /** Rules that need more than the one object; throw a Problem. */
-  protected async check(_shopId: string, _dto: D, _row: M | null, _transaction: Transaction): Promise<void> {}
-
-  private async putWithin(shopId: string, id: string, dto: D, transaction: Transaction): Promise<M> {
-    const { revision, ...given } = dto;
-    const values = this.columnsOf(given);
-    const row = await this.model.findOne({ where: { shopId, id } as WhereOptions, transaction, lock: true });
-    if (!row) {
-      await this.check(shopId, dto, null, transaction);
-      const found = await this.atCreation(shopId, dto, transaction);
-      const made = await this.model.create({ ...values, ...found, shopId, id } as never, { transaction });
-      await this.afterWrite(made, transaction);
+  async function writeWithin(shopId: string, id: string, dto: D, transaction: Transaction): Promise<M> {
+    const values = valuesOf(dto, written);
+    const before = await model.findOne({ where: { shopId, id } as WhereOptions, transaction, lock: true });
+    const writing = { shopId, dto, row: before, transaction };
+    if (!before) {
+      await options.check?.(writing);
+      const found = await options.atCreation?.(writing);
+      const made = await model.create({ ...values, ...found, shopId, id } as never, { transaction });
+      await options.afterWrite?.(made, transaction);
       return made;
     }
-    if (this.isUnchanged(row, values)) return row;
-    if (revision !== row.revision) {
-      const message =
-        revision == null
-          ? 'is missing: this row exists already, send the revision you last saw'
-          : `is ${revision}, but this was changed since (now ${row.revision}): load it again, then repeat your change`;
-      throw new Problem('conflict', `Someone else changed this ${this.options.what} in the meantime.`, [
-        { path: 'revision', message },
-      ]);
-    }
-    await this.check(shopId, dto, row, transaction);
-    await this.beforeChange(row, dto, transaction);
-    await row.update({ ...values, revision: row.revision + 1 } as never, { transaction });
-    await this.afterWrite(row, transaction);
-    return row;
+    if (isUnchanged(before, values)) return before;
+    requireSeen(what, dto.revision, before.revision);
+    await options.check?.(writing);
+    await options.beforeChange?.(before, writing);
+    await before.update({ ...values, revision: before.revision + 1 } as never, { transaction });
+    await options.afterWrite?.(before, transaction);
+    return before;
   }
 
-  private find(shopId: string, id: string, transaction?: Transaction): Promise<M | null> {
-    return this.model.findOne({ where: { shopId, id } as WhereOptions, transaction });
+  function write(shopId: string, id: string, dto: D, within?: Transaction): Promise<M> {
+    if (within) return writeWithin(shopId, id, dto, within);
+    return writeOnce(sequelize, (transaction) => writeWithin(shopId, id, dto, transaction));
   }
 
-  /** A put replaces the whole row: what it leaves out goes back to the column's default. */
-  private columnsOf(given: object): Record<string, unknown> {
-    const { shopId: _s, id: _i, revision: _r, createdAt: _c, updatedAt: _u, ...columns } = this.model.getAttributes();
-    return Object.fromEntries(
-      Object.entries(columns)
-        .filter(([name]) => !this.serverOwned().includes(name))
-        .map(([name, { defaultValue }]) => {
-          const value = (given as Record<string, unknown>)[name];
-          return [name, value ?? (defaultValue as unknown) ?? null];
-        }),
-    );
-  }
+  return {
+    rows,
+    row,
+    write,
+    list: async (shopId, query) => {
+      const page = await rows(shopId, query);
+      return { ...page, items: page.items.map(shown) };
+    },
+    get: async (shopId, id) => shown(await row(shopId, id)),
+    put: async (shopId, id, dto) => shown(await write(shopId, id, dto)),
+  };
+}
 
-  /** Columns only the server writes. */
-  protected serverOwned(): readonly string[] {
-    return [];
-  }
+/** Refuses a change whose author has not seen what stands. */
+export function requireSeen(what: string, seen: number | null | undefined, now: number): void {
+  if (seen === now) return;
+  const message =
+    seen == null
+      ? 'is missing: this row exists already, send the revision you last saw'
+      : `is ${seen}, but this was changed since (now ${now}): load it again, then repeat your change`;
+  throw new Problem('conflict', `Someone else changed this ${what} in the meantime.`, [{ path: 'revision', message }]);
+}
 
-  private isUnchanged(row: M, values: Record<string, unknown>): boolean {
-    return Object.entries(values).every(([name, value]) => isDeepStrictEqual(plain(row.get(name)), plain(value)));
-  }
+/** Rows end by being retired or finished. */
+function inState(model: ModelCtor<Owned>, state: ListQuery['state']): object {
+  const end = ['retiredAt', 'finishedAt'].find((column) => column in model.getAttributes());
+  if (!state || !end) return {};
+  return { [end]: state === 'in-use' ? null : { [Op.ne]: null } };
+}
+
+type Columns = readonly (readonly [name: string, defaultValue: unknown])[];
+
+/** Columns a client writes, each with what stands where it is left out. */
+function writtenColumns(model: ModelCtor<Owned>): Columns {
+  const own = serverOwnedOf(model);
+  return Object.entries(model.getAttributes())
+    .filter(([name]) => !own.includes(name))
+    .map(([name, { defaultValue }]) => [name, (defaultValue as unknown) ?? null]);
+}
+
+/** A put replaces the whole row: what it leaves out goes back to the column's default. */
+function valuesOf(dto: object, columns: Columns): Record<string, unknown> {
+  const given = dto as Record<string, unknown>;
+  return Object.fromEntries(columns.map(([name, otherwise]) => [name, given[name] ?? otherwise]));
+}
+
+function isUnchanged(row: Owned, values: Record<string, unknown>): boolean {
+  return Object.entries(values).every(([name, value]) => isDeepStrictEqual(plain(row.get(name)), plain(value)));
 }
 
 /** Compared as JSON would carry them: dates as text, class instances as objects, nothing as null. */

@@ -1,7 +1,8 @@
 import { Column, DataType, Model } from 'sequelize-typescript';
+import type { Shown } from './owned.model';
 
 /** What a row said before a correction; which row, its subclass says. */
-export abstract class Edit extends Model {
+export abstract class Edit<M extends Model = Model> extends Model {
   @Column({ type: DataType.UUID, primaryKey: true })
   declare shopId: string;
 
@@ -10,7 +11,7 @@ export abstract class Edit extends Model {
   declare revision: number;
 
   @Column(DataType.JSONB)
-  declare before: object;
+  declare before: Shown<M>;
 
   @Column({ type: DataType.DATE, defaultValue: DataType.NOW })
   declare editedAt: Date;

@@ -3,6 +3,7 @@ import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { ThrottlerGuard } from '@nestjs/throttler';
 import type { Request, Response } from 'express';
 import { validated } from '../common/validation';
+import { shown } from '../database/owned.model';
 import { CurrentShop } from '../shop/shop.guard';
 import { DoorView, EnterDto, TabletView } from './door.dto';
 import { BeforeTheDoor, isLetIn, TABLET_COOKIE } from './door.guard';
@@ -43,15 +44,15 @@ export class DoorController {
   @Get('tablets')
   @ApiOperation({ operationId: 'listTablets' })
   @ApiOkResponse({ type: [TabletView] })
-  tablets(@CurrentShop() shopId: string): Promise<unknown> {
-    return this.door.tablets(shopId);
+  async tablets(@CurrentShop() shopId: string): Promise<TabletView[]> {
+    return shown(await this.door.tablets(shopId));
   }
 
   @Put('tablets/:id/out')
   @ApiOperation({ operationId: 'letOutTablet' })
   @ApiOkResponse({ type: [TabletView] })
-  async letOut(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
+  async letOut(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<TabletView[]> {
     await this.door.letOut(shopId, id);
-    return this.door.tablets(shopId);
+    return shown(await this.door.tablets(shopId));
   }
 }

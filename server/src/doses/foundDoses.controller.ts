@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'FoundDose', many: 'FoundDoses', dto: Fou
 
 @Controller('doses')
 export class FoundDosesController extends Base {
-  constructor(store: FoundDosesService) {
-    super(store);
+  constructor(service: FoundDosesService) {
+    super(service.store);
   }
 }

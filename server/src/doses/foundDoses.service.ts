@@ -1,12 +1,20 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
 import type { FoundDoseDto } from './foundDose.dto';
 import { FoundDose } from './foundDose.entity';
 
 @Injectable()
-export class FoundDosesService extends Store<FoundDose, FoundDoseDto> {
+export class FoundDosesService {
+  readonly store: Store<FoundDose, FoundDoseDto>;
+
   constructor(sequelize: Sequelize) {
-    super(sequelize, FoundDose, { what: 'dose', order: [['foundAt', 'DESC']], filters: ['basketId', 'coffeeId'] });
+    this.store = createStore({
+      sequelize,
+      model: FoundDose,
+      what: 'dose',
+      order: [['foundAt', 'DESC']],
+      filters: ['basketId', 'coffeeId'],
+    });
   }
 }

@@ -1,6 +1,7 @@
 import type { LearnedSlope } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 @Table({ tableName: 'grinders' })
 export class Grinder extends Owned {
@@ -38,7 +39,8 @@ export class Grinder extends Owned {
   @Column(DataType.DOUBLE)
   declare burrLifeKg: number | null;
 
-  /** What past runs taught of this grinder; written by the server alone. */
+  /** What past runs taught of this grinder. */
+  @ServerOwned
   @Column(DataType.JSONB)
   declare learnedSlope: LearnedSlope | null;
 

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Grinder', many: 'Grinders', dto: Grinder
 
 @Controller('grinders')
 export class GrindersController extends Base {
-  constructor(store: GrindersService) {
-    super(store);
+  constructor(service: GrindersService) {
+    super(service.store);
   }
 }

@@ -1,16 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
 import type { GrinderDto } from './grinder.dto';
 import { Grinder } from './grinder.entity';
 
 @Injectable()
-export class GrindersService extends Store<Grinder, GrinderDto> {
-  constructor(sequelize: Sequelize) {
-    super(sequelize, Grinder, { what: 'grinder', order: [['name', 'ASC']] });
-  }
+export class GrindersService {
+  readonly store: Store<Grinder, GrinderDto>;
 
-  protected override serverOwned(): readonly string[] {
-    return ['learnedSlope'];
+  constructor(sequelize: Sequelize) {
+    this.store = createStore({ sequelize, model: Grinder, what: 'grinder', order: [['name', 'ASC']] });
   }
 }

@@ -1,6 +1,7 @@
 import { firstDripDelay, temperatureOffset, type Calibrated, type Scale } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 @Table({ tableName: 'machines' })
 export class Machine extends Owned {
@@ -33,12 +34,14 @@ export class Machine extends Owned {
   declare valveReadings: { turns: number; grams: number }[];
 
   /** What the readings say; null before the first. Never stored: the readings are the truth. */
+  @ServerOwned
   @Column(DataType.VIRTUAL)
   get temperatureOffset(): Calibrated | null {
     const readings = this.getDataValue('temperatureReadings') as Machine['temperatureReadings'];
     return readings?.length ? temperatureOffset(readings) : null;
   }
 
+  @ServerOwned
   @Column(DataType.VIRTUAL)
   get firstDrip(): Calibrated | null {
     const readings = this.getDataValue('firstDripReadings') as number[];

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Machine', many: 'Machines', dto: Machine
 
 @Controller('machines')
 export class MachinesController extends Base {
-  constructor(store: MachinesService) {
-    super(store);
+  constructor(service: MachinesService) {
+    super(service.store);
   }
 }

@@ -1,16 +1,14 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
 import type { MachineDto } from './machine.dto';
 import { Machine } from './machine.entity';
 
 @Injectable()
-export class MachinesService extends Store<Machine, MachineDto> {
-  constructor(sequelize: Sequelize) {
-    super(sequelize, Machine, { what: 'machine', order: [['name', 'ASC']] });
-  }
+export class MachinesService {
+  readonly store: Store<Machine, MachineDto>;
 
-  protected override serverOwned(): readonly string[] {
-    return ['temperatureOffset', 'firstDrip'];
+  constructor(sequelize: Sequelize) {
+    this.store = createStore({ sequelize, model: Machine, what: 'machine', order: [['name', 'ASC']] });
   }
 }

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'OwnMethod', many: 'OwnMethods', dto: Own
 
 @Controller('methods')
 export class OwnMethodsController extends Base {
-  constructor(store: OwnMethodsService) {
-    super(store);
+  constructor(service: OwnMethodsService) {
+    super(service.store);
   }
 }

@@ -3,22 +3,33 @@ import { findMethod, methodSchema, type Method } from '@olvet/core';
 import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
+import { shown } from '../database/owned.model';
 import type { OwnMethodDto } from './ownMethod.dto';
 import { OwnMethod } from './ownMethod.entity';
 
 /** Schools of the shop's own. */
 @Injectable()
-export class OwnMethodsService extends Store<OwnMethod, OwnMethodDto> {
-  constructor(sequelize: Sequelize) {
-    super(sequelize, OwnMethod, { what: 'method', order: [['name', 'ASC']] });
-  }
+export class OwnMethodsService {
+  readonly store: Store<OwnMethod, OwnMethodDto>;
 
-  /** The method bears its row's id, the row its method's name, and what was left out is what the schools take for granted. */
-  override put(shopId: string, id: string, dto: OwnMethodDto, within?: Transaction): Promise<OwnMethod> {
-    const named = { ...dto, method: { ...methodSchema.parse(dto.method), id }, name: dto.method.name };
-    return super.put(shopId, id, named, within);
+  constructor(sequelize: Sequelize) {
+    const rows = createStore<OwnMethod, OwnMethodDto>({
+      sequelize,
+      model: OwnMethod,
+      what: 'method',
+      order: [['name', 'ASC']],
+    });
+    this.store = {
+      ...rows,
+      put: async (shopId, id, dto) => shown(await rows.write(shopId, id, named(id, dto))),
+    };
   }
+}
+
+/** The method bears its row's id, the row its method's name, and what was left out is what the schools take for granted. */
+function named(id: string, dto: OwnMethodDto): OwnMethodDto {
+  return Object.assign({}, dto, { method: { ...methodSchema.parse(dto.method), id }, name: dto.method.name });
 }
 
 /** The whole method where it is the shop's own, null for one that ships. */

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Opening', many: 'Openings', dto: Opening
 
 @Controller('openings')
 export class OpeningsController extends Base {
-  constructor(store: OpeningsService) {
-    super(store);
+  constructor(service: OpeningsService) {
+    super(service.store);
   }
 }

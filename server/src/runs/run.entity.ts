@@ -2,6 +2,7 @@ import type { HandCheck, Lesson, StartSuggestion } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import type { TargetDto } from '../common/target.dto';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 export const RUN_STATUSES = ['open', 'kept', 'given-up'] as const;
 export type RunStatus = (typeof RUN_STATUSES)[number];
@@ -58,11 +59,13 @@ export class Run extends Owned {
   @Column(DataType.DATE)
   declare endedAt: Date | null;
 
-  /** Where it began, if nobody named a setting: from the recipes its grinder had kept by then; written by the server alone. */
+  /** Where it began, if nobody named a setting: from the recipes its grinder had kept by then. */
+  @ServerOwned
   @Column(DataType.JSONB)
   declare suggestedStart: StartSuggestion | null;
 
-  /** What it taught, once it has ended; written by the server alone. */
+  /** What it taught, once it has ended. */
+  @ServerOwned
   @Column(DataType.JSONB)
   declare lesson: Lesson | null;
 }

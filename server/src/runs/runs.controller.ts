@@ -1,6 +1,7 @@
 import { Controller, Get, Param, ParseUUIDPipe } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { resourceController } from '../common/resource.controller';
+import { shown } from '../database/owned.model';
 import { CurrentShop } from '../shop/shop.guard';
 import { ListedRunView, RunDto, RunView, SheetView } from './run.dto';
 import { SheetReader } from '../sheet/sheet.reader';
@@ -14,13 +15,13 @@ export class RunsController extends Base {
     runs: RunsService,
     private readonly sheets: SheetReader,
   ) {
-    super(runs);
+    super(runs.store);
   }
 
   @Get(':id/sheet')
   @ApiOperation({ operationId: 'getSheet' })
   @ApiOkResponse({ type: SheetView })
-  sheet(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<unknown> {
-    return this.sheets.read(shopId, id);
+  async sheet(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<SheetView> {
+    return shown(await this.sheets.read(shopId, id));
   }
 }

@@ -1,11 +1,12 @@
 import { Injectable } from '@nestjs/common';
 import { findMethod } from '@olvet/core';
-import { Op, type Transaction } from 'sequelize';
+import { Op } from 'sequelize';
 import { Sequelize, type Model, type ModelCtor } from 'sequelize-typescript';
 import { Coffee } from '../coffees/coffee.entity';
 import { Problem } from '../common/problem';
-import type { ListQuery, Page } from '../common/rows';
-import { Store } from '../common/store';
+import type { Page } from '../common/rows';
+import { createStore, type Resource, type Store, type Writing } from '../common/store';
+import { shown, type Shown } from '../database/owned.model';
 import { checkOnScale } from '../grinders/onScale';
 import { wantedBy } from '../learning/learner';
 import { LearningService } from '../learning/learning.service';
@@ -17,22 +18,33 @@ import type { RunDto } from './run.dto';
 import { Run } from './run.entity';
 
 @Injectable()
-export class RunsService extends Store<Run, RunDto> {
+export class RunsService {
+  readonly store: Store<Run, RunDto> & Resource<RunDto, Shown<Run>, ListedRun>;
+
   constructor(
     sequelize: Sequelize,
     private readonly learning: LearningService,
     private readonly starts: StartsService,
   ) {
-    super(sequelize, Run, {
+    const rows = createStore<Run, RunDto>({
+      sequelize,
+      model: Run,
       what: 'dial-in',
       order: [['startedAt', 'DESC']],
       filters: ['stationId', 'coffeeId'],
+      check: checkRun,
+      atCreation: (writing) => this.suggestStart(writing),
+      beforeChange: (row, writing) => this.teach(row, writing),
     });
+    this.store = {
+      ...rows,
+      list: async (shopId, query) => this.withNames(shopId, await rows.rows(shopId, query)),
+      put: (shopId, id, dto) => this.put(shopId, id, dto, rows),
+    };
   }
 
   /** With names, so that a page needs no second look into longer lists. */
-  override async list(shopId: string, query: ListQuery): Promise<Page<object>> {
-    const page = await this.rows(shopId, query);
+  private async withNames(shopId: string, page: Page<Run>): Promise<Page<ListedRun>> {
     const named = (model: typeof Coffee | typeof Station | typeof OwnMethod, ids: string[]) =>
       namesOf(shopId, model as ModelCtor<Named>, ids);
     const [coffees, stations, methods] = await Promise.all([
@@ -50,7 +62,7 @@ export class RunsService extends Store<Run, RunDto> {
       ),
     ]);
     const items = page.items.map((run) => ({
-      ...(run.toJSON() as object),
+      ...shown(run.toJSON<Run>()),
       coffeeName: coffees.get(run.coffeeId) ?? '',
       stationName: stations.get(run.stationId) ?? '',
       methodName: findMethod(run.methodId)?.name ?? methods.get(run.methodId) ?? '',
@@ -59,20 +71,15 @@ export class RunsService extends Store<Run, RunDto> {
   }
 
   /** Closed, its lesson is learned beside the request; begun, it waits a moment for what its grinder still has to learn. */
-  override async put(shopId: string, id: string, dto: RunDto, within?: Transaction): Promise<Run> {
-    if (within) return super.put(shopId, id, dto, within);
+  private async put(shopId: string, id: string, dto: RunDto, rows: Store<Run, RunDto>): Promise<Shown<Run>> {
     await this.learning.settled(shopId, dto.grinderId);
-    const saved = await super.put(shopId, id, dto);
-    if (saved.status === 'open') return saved;
+    const saved = await rows.write(shopId, id, dto);
+    if (saved.status === 'open') return shown(saved);
     await this.learning.settled(shopId, saved.grinderId);
-    return saved.reload();
+    return shown(await saved.reload());
   }
 
-  protected override serverOwned(): readonly string[] {
-    return ['lesson', 'suggestedStart'];
-  }
-
-  protected override async atCreation(shopId: string, dto: RunDto, transaction: Transaction): Promise<object> {
+  private async suggestStart({ shopId, dto, transaction }: Writing<Run, RunDto>): Promise<object> {
     if (dto.startGrind != null) return {};
     try {
       return { suggestedStart: await this.starts.suggest(shopId, wantedBy(dto), transaction) };
@@ -83,26 +90,23 @@ export class RunsService extends Store<Run, RunDto> {
     }
   }
 
-  protected override async check(
-    shopId: string,
-    dto: RunDto,
-    row: Run | null,
-    transaction: Transaction,
-  ): Promise<void> {
-    checkStatus(dto, row);
-    checkStart(dto);
-    checkEnd(dto);
-    if (row?.startGrind !== dto.startGrind) {
-      const { grinderId, startGrind } = dto;
-      await checkOnScale({ shopId, grinderId, grind: startGrind, path: 'startGrind' }, transaction);
-    }
-    await checkMethod(shopId, dto.methodId, transaction);
-  }
-
-  protected override async beforeChange(row: Run, dto: RunDto, transaction: Transaction): Promise<void> {
+  private async teach(row: Run, { dto, transaction }: Writing<Run, RunDto>): Promise<void> {
     if (row.status === 'open' && dto.status === 'given-up') await this.learning.enqueue(row, transaction);
   }
 }
+
+async function checkRun({ shopId, dto, row, transaction }: Writing<Run, RunDto>): Promise<void> {
+  checkStatus(dto, row);
+  checkStart(dto);
+  checkEnd(dto, row);
+  if (row?.startGrind !== dto.startGrind) {
+    const { grinderId, startGrind } = dto;
+    await checkOnScale({ shopId, grinderId, grind: startGrind, path: 'startGrind' }, transaction);
+  }
+  await checkMethod(shopId, dto.methodId, transaction);
+}
+
+export type ListedRun = Shown<Run> & { coffeeName: string; stationName: string; methodName: string };
 
 type Named = Model & { id: string; name: string };
 
@@ -124,8 +128,10 @@ function checkStatus({ status }: RunDto, row: Run | null): void {
   throw new Problem('invalid', 'A dial-in is done when its card is written.', [{ path: 'status', message }]);
 }
 
-function checkEnd({ startedAt, endedAt }: RunDto): void {
+/** What was stored before there was this rule stays, until its times are touched. */
+function checkEnd({ startedAt, endedAt }: RunDto, row: Run | null): void {
   if (!endedAt || Date.parse(endedAt) >= Date.parse(startedAt)) return;
+  if (Date.parse(endedAt) === row?.endedAt?.getTime() && Date.parse(startedAt) === row.startedAt.getTime()) return;
   throw new Problem('invalid', 'A dial-in ends after it began.', [
     { path: 'endedAt', message: 'lies before startedAt: check the clock' },
   ]);

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'BarScale', many: 'BarScales', dto: BarSc
 
 @Controller('scales')
 export class BarScalesController extends Base {
-  constructor(store: BarScalesService) {
-    super(store);
+  constructor(service: BarScalesService) {
+    super(service.store);
   }
 }

@@ -18,7 +18,7 @@ export class SetupController {
     @CurrentShop() shopId: string,
     @Param('stationId', ParseUUIDPipe) stationId: string,
     @Body(validated(SetupDto)) body: SetupDto,
-  ): Promise<unknown> {
+  ): Promise<RunView> {
     return this.setup.put(shopId, stationId, body);
   }
 }

@@ -6,6 +6,7 @@ import { CoffeesService } from '../coffees/coffees.service';
 import { writeOnce } from '../common/writeOnce';
 import { GrindersService } from '../grinders/grinders.service';
 import { MachinesService } from '../machines/machines.service';
+import { shown, type Shown } from '../database/owned.model';
 import type { Run } from '../runs/run.entity';
 import { RunsService } from '../runs/runs.service';
 import { StationsService } from '../stations/stations.service';
@@ -25,19 +26,19 @@ export class SetupService {
     private readonly runs: RunsService,
   ) {}
 
-  put(shopId: string, stationId: string, dto: SetupDto): Promise<Run> {
+  put(shopId: string, stationId: string, dto: SetupDto): Promise<Shown<Run>> {
     const { grinder, machine, basket, coffee, bag, station, run, runId } = dto;
     return writeOnce(this.sequelize, async (transaction) => {
-      if (grinder) await this.grinders.put(shopId, station.grinderId, grinder, transaction);
-      if (machine) await this.machines.put(shopId, station.machineId, machine, transaction);
-      if (basket) await this.baskets.put(shopId, station.basketId, basket, transaction);
-      if (coffee) await this.coffees.put(shopId, station.coffeeId, coffee, transaction);
+      if (grinder) await this.grinders.store.write(shopId, station.grinderId, grinder, transaction);
+      if (machine) await this.machines.store.write(shopId, station.machineId, machine, transaction);
+      if (basket) await this.baskets.store.write(shopId, station.basketId, basket, transaction);
+      if (coffee) await this.coffees.store.write(shopId, station.coffeeId, coffee, transaction);
       if (bag) {
         const { id, ...values } = bag;
-        await this.bags.put(shopId, id, values, transaction);
+        await this.bags.store.write(shopId, id, values, transaction);
       }
-      await this.stations.put(shopId, stationId, station, transaction);
-      return this.runs.put(shopId, runId, run, transaction);
+      await this.stations.store.write(shopId, stationId, station, transaction);
+      return shown(await this.runs.store.write(shopId, runId, run, transaction));
     });
   }
 }

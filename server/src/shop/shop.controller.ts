@@ -12,7 +12,7 @@ export class ShopController {
   @Get()
   @ApiOperation({ operationId: 'getShop' })
   @ApiOkResponse({ type: ShopView })
-  get(@CurrentShop() shopId: string): Promise<unknown> {
+  get(@CurrentShop() shopId: string): Promise<ShopView> {
     return this.shops.get(shopId);
   }
 
@@ -20,7 +20,7 @@ export class ShopController {
   @ApiOperation({ operationId: 'putShop' })
   @ApiBody({ type: ShopDto })
   @ApiOkResponse({ type: ShopView })
-  put(@CurrentShop() shopId: string, @Body(validated(ShopDto)) body: ShopDto): Promise<unknown> {
+  put(@CurrentShop() shopId: string, @Body(validated(ShopDto)) body: ShopDto): Promise<ShopView> {
     return this.shops.put(shopId, body);
   }
 }

@@ -13,11 +13,14 @@ export class Shop extends Model {
   declare currency: string;
 
   @Column({ type: DataType.TEXT, defaultValue: 'C' })
-  declare temperatureUnit: string;
+  declare temperatureUnit: 'C' | 'F';
 
   @Column({ type: DataType.BOOLEAN, defaultValue: false })
   declare isDemo: boolean;
 
   @Column({ type: DataType.INTEGER, defaultValue: 1 })
   declare revision: number;
+
+  declare createdAt: Date;
+  declare updatedAt: Date;
 }

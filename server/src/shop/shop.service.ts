@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { v7 } from 'uuid';
-import { Problem } from '../common/problem';
+import { requireSeen } from '../common/store';
+import { shown, type Shown } from '../database/owned.model';
 import type { ShopDto } from './shop.dto';
 import { Shop } from './shop.entity';
 
@@ -17,18 +18,14 @@ export class ShopService {
     return this.id;
   }
 
-  async get(shopId: string): Promise<Shop> {
-    return Shop.findByPk(shopId, { rejectOnEmpty: true });
+  async get(shopId: string): Promise<Shown<Shop>> {
+    return shown(await Shop.findByPk(shopId, { rejectOnEmpty: true }));
   }
 
-  async put(shopId: string, dto: ShopDto): Promise<Shop> {
-    const shop = await this.get(shopId);
-    if (dto.revision !== shop.revision) {
-      throw new Problem('conflict', 'Someone else changed the shop in the meantime.', [
-        { path: 'revision', message: `is ${dto.revision ?? 'missing'}, now ${shop.revision}: load it again` },
-      ]);
-    }
-    return shop.update({ ...dto, revision: shop.revision + 1 });
+  async put(shopId: string, dto: ShopDto): Promise<Shown<Shop>> {
+    const shop = await Shop.findByPk(shopId, { rejectOnEmpty: true });
+    requireSeen('shop', dto.revision, shop.revision);
+    return shown(await shop.update({ ...dto, revision: shop.revision + 1 }));
   }
 
   private async ensure(): Promise<Shop> {

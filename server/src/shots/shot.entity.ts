@@ -78,7 +78,7 @@ export class Shot extends Owned {
 
 /** What a shot said before a correction. */
 @Table({ tableName: 'shot_edits', timestamps: false })
-export class ShotEdit extends Edit {
+export class ShotEdit extends Edit<Shot> {
   @Column({ type: DataType.UUID, primaryKey: true })
   declare shotId: string;
 }

@@ -2,7 +2,7 @@ import { Controller, Get, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { resourceController } from '../common/resource.controller';
 import { CurrentShop } from '../shop/shop.guard';
-import { PageQuery, pageOf } from '../common/rows';
+import { PageQuery, pageOf, type Page } from '../common/rows';
 import { validated } from '../common/validation';
 import { ShotDto, ShotEditView, ShotView } from './shot.dto';
 import { ShotsService } from './shots.service';
@@ -14,7 +14,7 @@ const ShotEditPage = pageOf(ShotEditView, 'ShotEditPage');
 @Controller('shots')
 export class ShotsController extends Base {
   constructor(private readonly shots: ShotsService) {
-    super(shots);
+    super(shots.store);
   }
 
   @Get(':id/history')
@@ -24,7 +24,7 @@ export class ShotsController extends Base {
     @CurrentShop() shopId: string,
     @Param('id', ParseUUIDPipe) id: string,
     @Query(validated(PageQuery, { query: true })) query: PageQuery,
-  ): Promise<unknown> {
+  ): Promise<Page<ShotEditView>> {
     return this.shots.history(shopId, id, query);
   }
 }

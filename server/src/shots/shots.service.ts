@@ -4,8 +4,9 @@ import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
 import type { Page, PageQuery } from '../common/rows';
-import { Store } from '../common/store';
+import { createStore, type Store, type Writing } from '../common/store';
 import { writeOnce } from '../common/writeOnce';
+import { shown, type Shown } from '../database/owned.model';
 import { LearningService } from '../learning/learning.service';
 import { checkOnScale } from '../grinders/onScale';
 import { Run } from '../runs/run.entity';
@@ -18,90 +19,84 @@ import { Shot, ShotEdit } from './shot.entity';
 const MOST_SHOTS = 200;
 
 @Injectable()
-export class ShotsService extends Store<Shot, ShotDto> {
+export class ShotsService {
+  readonly store: Store<Shot, ShotDto>;
+
   constructor(
-    sequelize: Sequelize,
+    private readonly sequelize: Sequelize,
     private readonly tastings: TastingsService,
     private readonly learning: LearningService,
   ) {
-    super(sequelize, Shot, {
+    const rows = createStore<Shot, ShotDto>({
+      sequelize,
+      model: Shot,
       what: 'shot',
       order: [
         ['pulledAt', 'DESC'],
         ['id', 'DESC'],
       ],
       filters: ['stationId', 'runId'],
+      check: checkShot,
+      beforeChange: keepTrace,
+      afterWrite: (row, transaction) => learning.enqueueAgain(row.shopId, row.runId, transaction),
     });
+    this.store = { ...rows, put: (shopId, id, dto) => this.put(shopId, id, dto, rows) };
   }
 
   /** The shot and, where given, its first taste note: all or nothing. */
-  override async put(shopId: string, id: string, dto: ShotDto, within?: Transaction): Promise<Shot> {
-    if (within) return this.putWithTasting(shopId, id, dto, within);
-    const saved = await writeOnce(this.sequelize, (transaction) => this.putWithTasting(shopId, id, dto, transaction));
-    await this.learning.settledFor(shopId, saved.runId);
-    return saved;
-  }
-
-  private async putWithTasting(shopId: string, id: string, dto: ShotDto, transaction: Transaction): Promise<Shot> {
+  private async put(shopId: string, id: string, dto: ShotDto, rows: Store<Shot, ShotDto>): Promise<Shown<Shot>> {
     const { tasting, ...shot } = dto;
-    const saved = await super.put(shopId, id, shot, transaction);
-    if (tasting) {
-      const { id: tastingId, ...values } = tasting;
-      await this.tastings.put(shopId, tastingId, { ...values, shotId: id }, transaction);
-    }
-    return saved;
+    const saved = await writeOnce(this.sequelize, async (transaction) => {
+      const written = await rows.write(shopId, id, shot, transaction);
+      if (tasting) {
+        const { id: tastingId, ...values } = tasting;
+        await this.tastings.store.write(shopId, tastingId, { ...values, shotId: id }, transaction);
+      }
+      return written;
+    });
+    await this.learning.settledFor(shopId, saved.runId);
+    return shown(saved);
   }
 
   /** Newest first. */
-  async history(shopId: string, id: string, { page = 1, pageSize = 50 }: PageQuery): Promise<Page<ShotEdit>> {
-    await this.get(shopId, id);
+  async history(shopId: string, id: string, { page = 1, pageSize = 50 }: PageQuery): Promise<Page<Shown<ShotEdit>>> {
+    await this.store.row(shopId, id);
     const { rows, count } = await ShotEdit.findAndCountAll({
       where: { shopId, shotId: id },
       order: [['revision', 'DESC']],
       limit: pageSize,
       offset: (page - 1) * pageSize,
     });
-    return { items: rows, total: count, page, pageSize };
+    return { items: rows.map(shown), total: count, page, pageSize };
   }
+}
 
-  protected override async beforeChange(row: Shot, _dto: ShotDto, transaction: Transaction): Promise<void> {
-    await ShotEdit.create(
-      { shopId: row.shopId, shotId: row.id, revision: row.revision, before: row.toJSON() },
-      { transaction },
-    );
+async function keepTrace(row: Shot, { transaction }: Writing<Shot, ShotDto>): Promise<void> {
+  const { shopId, id, revision } = row;
+  await ShotEdit.create({ shopId, shotId: id, revision, before: row.toJSON() }, { transaction });
+}
+
+/** A shot of a run was pulled on the run's station. */
+async function checkShot({ shopId, dto, row, transaction }: Writing<Shot, ShotDto>): Promise<void> {
+  // What was stored before there was a rule stays, until that very figure is touched.
+  if (FIGURES.some((name) => (row?.[name] ?? null) !== (dto[name] ?? null))) checkFigures(dto);
+  if (row?.grind !== dto.grind) await checkGrind(shopId, dto, transaction);
+  if (!dto.runId) return;
+  const run = await Run.findOne({ where: { shopId, id: dto.runId }, transaction });
+  if (run && run.stationId !== dto.stationId) {
+    throw new Problem('invalid', 'This shot is filed under another station than its run.', [
+      { path: 'stationId', message: 'is not the station of this run' },
+    ]);
   }
-
-  protected override afterWrite(row: Shot, transaction: Transaction): Promise<void> {
-    return this.learning.enqueueAgain(row.shopId, row.runId, transaction);
+  if (run && run.status !== 'open' && row === null) {
+    throw new Problem('conflict', 'This dial-in is closed.', [
+      { path: 'runId', message: 'is a closed dial-in: open a new one' },
+    ]);
   }
-
-  /** A shot of a run was pulled on the run's station. */
-  protected override async check(
-    shopId: string,
-    dto: ShotDto,
-    row: Shot | null,
-    transaction: Transaction,
-  ): Promise<void> {
-    // What was stored before there was a rule stays, until that very figure is touched.
-    if (FIGURES.some((name) => (row?.[name] ?? null) !== (dto[name] ?? null))) checkFigures(dto);
-    if (row?.grind !== dto.grind) await checkGrind(shopId, dto, transaction);
-    if (!dto.runId) return;
-    const run = await Run.findOne({ where: { shopId, id: dto.runId }, transaction });
-    if (run && run.stationId !== dto.stationId) {
-      throw new Problem('invalid', 'This shot is filed under another station than its run.', [
-        { path: 'stationId', message: 'is not the station of this run' },
-      ]);
-    }
-    if (run && run.status !== 'open' && row === null) {
-      throw new Problem('conflict', 'This dial-in is closed.', [
-        { path: 'runId', message: 'is a closed dial-in: open a new one' },
-      ]);
-    }
-    if (row === null && (await Shot.count({ where: { shopId, runId: dto.runId }, transaction })) >= MOST_SHOTS) {
-      throw new Problem('invalid', 'This dial-in is full.', [
-        { path: 'runId', message: `has ${MOST_SHOTS} shots, the most a dial-in holds: close it and open a new one` },
-      ]);
-    }
+  if (row === null && (await Shot.count({ where: { shopId, runId: dto.runId }, transaction })) >= MOST_SHOTS) {
+    throw new Problem('invalid', 'This dial-in is full.', [
+      { path: 'runId', message: `has ${MOST_SHOTS} shots, the most a dial-in holds: close it and open a new one` },
+    ]);
   }
 }
 

@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Station', many: 'Stations', dto: Station
 
 @Controller('stations')
 export class StationsController extends Base {
-  constructor(store: StationsService) {
-    super(store);
+  constructor(service: StationsService) {
+    super(service.store);
   }
 }

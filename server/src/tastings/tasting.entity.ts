@@ -36,7 +36,7 @@ export class Tasting extends Owned {
 
 /** What a tasting said before a correction. */
 @Table({ tableName: 'tasting_edits', timestamps: false })
-export class TastingEdit extends Edit {
+export class TastingEdit extends Edit<Tasting> {
   @Column({ type: DataType.UUID, primaryKey: true })
   declare tastingId: string;
 }

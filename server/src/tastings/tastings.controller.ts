@@ -7,7 +7,7 @@ const Base = resourceController({ one: 'Tasting', many: 'Tastings', dto: Tasting
 
 @Controller('tastings')
 export class TastingsController extends Base {
-  constructor(store: TastingsService) {
-    super(store);
+  constructor(service: TastingsService) {
+    super(service.store);
   }
 }

@@ -8,7 +8,9 @@ import { v7 } from 'uuid';
 import { createApp } from '../app';
 import type { Config } from '../config';
 import { migrate } from '../database/migrate';
+import { MODELS } from '../database/models';
 import { refuseSecondConnections } from '../database/oneConnection';
+import { serverOwnedOf } from '../database/serverOwned';
 
 /** A whole server on a database of its own, for one spec. */
 export interface TestHouse {
@@ -22,15 +24,12 @@ export interface TestHouse {
   close(): Promise<void>;
 }
 
-/** What the server adds to a row; a client does not send it back. */
-const ADDED = [
-  ...['id', 'shopId', 'createdAt', 'updatedAt'],
-  ...['learnedSlope', 'learnedTaste', 'lesson', 'suggestedStart', 'temperatureOffset', 'firstDrip'],
-];
+/** What the server adds to a row; a client sends none of it back but the revision. */
+const ADDED = new Set(MODELS.flatMap(serverOwnedOf).filter((column) => column !== 'revision'));
 
 /** A row as its own DTO again. */
 export function dtoOf(row: object): object {
-  return Object.fromEntries(Object.entries(row).filter(([key]) => !ADDED.includes(key)));
+  return Object.fromEntries(Object.entries(row).filter(([key]) => !ADDED.has(key)));
 }
 
 async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {

@@ -16,7 +16,7 @@ const Base = resourceController({
 @Controller('weighings')
 export class DoseWeighingsController extends Base {
   constructor(private readonly weighings: DoseWeighingsService) {
-    super(weighings);
+    super(weighings.store);
   }
 
   @Get('of/:grinderId')

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { doseCreep, fitTimedDose } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
 import { notFound } from '../common/problem';
-import { Store } from '../common/store';
+import { createStore, type Store } from '../common/store';
 import { Grinder } from '../grinders/grinder.entity';
 import type { DoseWeighingDto } from './doseWeighing.dto';
 import { DoseWeighing } from './doseWeighing.entity';
@@ -10,9 +10,18 @@ import type { TimedDoseDeskView } from './timedDose.view';
 import { timedGrinderOf, timedWeighings } from './timedDoses';
 
 @Injectable()
-export class DoseWeighingsService extends Store<DoseWeighing, DoseWeighingDto> {
-  constructor(sequelize: Sequelize) {
-    super(sequelize, DoseWeighing, { what: 'weighing', order: [['weighedAt', 'DESC']], filters: ['grinderId'] });
+export class DoseWeighingsService {
+  readonly store: Store<DoseWeighing, DoseWeighingDto>;
+
+  constructor(private readonly sequelize: Sequelize) {
+    this.store = createStore({
+      sequelize,
+      model: DoseWeighing,
+      what: 'weighing',
+      order: [['weighedAt', 'DESC']],
+      filters: ['grinderId'],
+      listed: { discardedAt: null },
+    });
   }
 
   /** The weighings of one grinder with what they say together. */
@@ -21,9 +30,5 @@ export class DoseWeighingsService extends Store<DoseWeighing, DoseWeighingDto> {
     if (!grinder) throw notFound('grinder');
     const weighings = await timedWeighings(this.sequelize, shopId, grinderId);
     return { weighings, model: fitTimedDose(timedGrinderOf(grinder), weighings), creep: doseCreep(weighings) };
-  }
-
-  protected override listWhere(): object {
-    return { discardedAt: null };
   }
 }

@@ -1234,7 +1234,7 @@ export type LearnedTasteView = {
   body: NormalView;
   ratio: number;
   middleSeconds: number;
-  temperatureC: number | null;
+  temperatureC?: number | null;
   shots: number;
 };
 export type CoffeeView = {
