@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /**
  * Every row belongs to a shop, and every key starts with it: two shops may hold the same id, and no foreign key can

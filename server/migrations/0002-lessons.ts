@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** What dial-ins teach: kept with the run, the grinder, the coffee and the people who taste. */
 export const up: Migration['up'] = async ({ run }) => {

@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 const owned = `
   "shopId" uuid NOT NULL REFERENCES shops ("id") ON DELETE CASCADE,

@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** Own methods say how many shots must confirm; those kept before said nothing, which was none. */
 export const up: Migration['up'] = async ({ run }) => {

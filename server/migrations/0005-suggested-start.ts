@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** Where a dial-in begins whose setting nobody named. */
 export const up: Migration['up'] = async ({ run }) => {

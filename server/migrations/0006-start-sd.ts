@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** How surely a start worked out from the last shots stands where it is wanted. */
 export const up: Migration['up'] = async ({ run }) => {

@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** What a tasting said before a correction; a row that is written to see that writing works; indexes for what grows. */
 export const up: Migration['up'] = async ({ run }) => {

@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migrate';
+import type { Migration } from '../src/database/migration';
 
 /** Tablets let in from the shop's own network, and the key that signs what they show. */
 export const up: Migration['up'] = async ({ run }) => {

@@ -13,6 +13,7 @@ import { CalendarModule } from './calendar/calendar.module';
 import { BoardModule } from './board/board.module';
 import { CardsModule } from './cards/cards.module';
 import { CoffeesModule } from './coffees/coffees.module';
+import { Clock } from './clock/clock';
 import { CONFIG, type Config } from './config';
 import { DatabaseModule } from './database/database.module';
 import { DoorModule } from './door/door.module';
@@ -66,8 +67,8 @@ export class AppModule {
         AdviceModule,
         HealthModule,
       ],
-      providers: [{ provide: CONFIG, useValue: config }],
-      exports: [CONFIG],
+      providers: [{ provide: CONFIG, useValue: config }, Clock],
+      exports: [CONFIG, Clock],
     };
   }
 }

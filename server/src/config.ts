@@ -18,6 +18,8 @@ export interface Config {
   lessonPatienceMs: number;
   /** Names and addresses under which tablets of the shop's own network ask; none where only this machine may. */
   networkNames: string[];
+  /** The clock: milliseconds since 1970. */
+  now: () => number;
 }
 
 /**
@@ -45,5 +47,6 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     dataFolder: env.DATA_FOLDER ?? null,
     lessonPatienceMs: LESSON_PATIENCE_MS,
     networkNames: (env.NETWORK_NAMES ?? '').split(',').filter((name) => name !== ''),
+    now: Date.now,
   };
 }

@@ -13,6 +13,7 @@ it('is described by docs/openapi.json, from which the page’s client is generat
     dataFolder: null,
     lessonPatienceMs: 0,
     networkNames: [],
+    now: Date.now,
   });
   const now = JSON.parse(JSON.stringify(describeApi(app))) as unknown;
   await app.close();

@@ -13,6 +13,7 @@ async function main(): Promise<void> {
     dataFolder: null,
     lessonPatienceMs: 0,
     networkNames: [],
+    now: Date.now,
   });
   process.stdout.write(`${JSON.stringify(describeApi(app), null, 2)}\n`);
   await app.close();

@@ -31,13 +31,24 @@ export class Refusal {
   ) {}
 }
 
+/** Days by the calendar, as tests say "today". */
+export const CALENDAR = { timeZone: new Intl.DateTimeFormat().resolvedOptions().timeZone, firstHour: 0 };
+
 /**
  * A server that answers from memory. Reads are given by path; writes answer with what was sent, unless given by
  * "PUT /path".
  */
 export function fakeHouse(replies: Record<string, Reply>): { written: Written[]; replies: Record<string, Reply> } {
   const written: Written[] = [];
-  const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', isDemo: false, revision: 1 };
+  const shop = {
+    id: 'shop',
+    name: 'Kelp Street',
+    currency: 'EUR',
+    temperatureUnit: 'C',
+    ...CALENDAR,
+    isDemo: false,
+    revision: 1,
+  };
   const all: Record<string, Reply> = { '/api/shop': shop, ...replies };
   globalThis.fetch = async (input: RequestInfo | URL): Promise<Response> => {
     const request = input as Request;

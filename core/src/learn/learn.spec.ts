@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { everydayRequest, everydayShot } from '../advice/advice.fixture';
-import { P } from '../advice/belief/model';
+import { P } from '../advice/belief/parameters';
 import { priorFor } from '../advice/belief/prior';
 import { readProblem } from '../advice/belief/problem';
 import { adviceRequestSchema, learnedCoffeeSchema, type AdviceRequest } from '../advice/contract/request';

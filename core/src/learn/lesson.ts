@@ -1,5 +1,6 @@
 import { infer } from '../advice/belief/infer';
-import { frameOf, P, timeElasticity } from '../advice/belief/model';
+import { frameOf, timeElasticity } from '../advice/belief/model';
+import { P } from '../advice/belief/parameters';
 import { priorFor, slopePrior } from '../advice/belief/prior';
 import { readProblem } from '../advice/belief/problem';
 import {

@@ -1,5 +1,5 @@
 import { fitMarking, HARSH, strangersMarking } from '../advice/belief/marking';
-import type { LikingScaleName } from '../advice/belief/model';
+import type { LikingScaleName } from '../advice/belief/likingScale';
 import type { LearnedMarks, LearnedTaster } from '../advice/contract/request';
 
 /** Fewer marked cups say nothing of a person. */

@@ -12,6 +12,6 @@ export class BoardController {
   @ApiOperation({ operationId: 'getBoard' })
   @ApiOkResponse({ type: BoardView })
   read(@CurrentShop() shopId: string): Promise<BoardView> {
-    return this.board.read(shopId, new Date());
+    return this.board.read(shopId);
   }
 }

@@ -39,6 +39,7 @@ export class BoardStationView {
 
 export class BoardView {
   @ApiProperty({ type: [BoardStationView] }) stations!: BoardStationView[];
-  @ApiProperty({ description: 'Coffee through the grinders since midnight, purges included, g' }) gramsToday!: number;
+  @ApiProperty({ description: 'Coffee through the grinders since the day began, purges included, g' })
+  gramsToday!: number;
   @ApiProperty() shotsToday!: number;
 }

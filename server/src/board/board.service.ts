@@ -1,8 +1,17 @@
 import { Injectable } from '@nestjs/common';
-import { driftedStart, stationState, usualSlope, type LearnedSlope } from '@olvet/core';
-import dayjs from 'dayjs';
+import {
+  daysBetween,
+  driftedStart,
+  shopDay,
+  shopDayStart,
+  stationState,
+  usualSlope,
+  type LearnedSlope,
+} from '@olvet/core';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import { Clock } from '../clock/clock';
+import { ShopService } from '../shop/shop.service';
 import { Station } from '../stations/station.entity';
 import type { BoardShotView, BoardStationView, BoardView } from './board.dto';
 
@@ -32,11 +41,18 @@ const SHOTS_SHOWN = 12;
 /** How every station stands, in three indexed queries however long the history is. */
 @Injectable()
 export class BoardService {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly shops: ShopService,
+    private readonly clock: Clock,
+  ) {}
 
-  async read(shopId: string, now: Date): Promise<BoardView> {
-    const midnight = dayjs(now).startOf('day');
-    const [stations, names, shots, today] = await Promise.all([
+  async read(shopId: string): Promise<BoardView> {
+    const now = this.clock.now();
+    const hours = await this.shops.hours(shopId);
+    const dayStart = shopDayStart(now, hours);
+    const today = shopDay(now, hours);
+    const [stations, names, shots, used] = await Promise.all([
       Station.findAll({
         where: { shopId, retiredAt: null },
         order: [
@@ -46,7 +62,7 @@ export class BoardService {
       }),
       this.names(shopId),
       this.lastShots(shopId),
-      this.usedSince(shopId, midnight.toDate()),
+      this.usedSince(shopId, dayStart),
     ]);
     const namesOf = new Map(names.map((row) => [row.stationId, row]));
     return {
@@ -55,9 +71,9 @@ export class BoardService {
         // Put up between the queries: it stands on the board at the next look.
         if (!row) return [];
         const own = shots.filter((shot) => shot.stationId === station.id);
-        return describe(station, row, own, midnight, now);
+        return describe(station, row, own, { dayStart, today });
       }),
-      ...today,
+      ...used,
     };
   }
 
@@ -95,7 +111,7 @@ export class BoardService {
     );
   }
 
-  /** Doses since midnight, and a purge wherever a station's grind differs from its shot before. */
+  /** Doses since the shop's day began, and a purge wherever a station's grind differs from its shot before. */
   private async usedSince(shopId: string, since: Date): Promise<{ gramsToday: number; shotsToday: number }> {
     const rows = await this.sequelize.query<{ grams: number | null; shots: number }>(
       `SELECT sum(today."grams")::float8 AS "grams", count(*)::int AS "shots" FROM (
@@ -120,8 +136,7 @@ function describe(
   station: Station,
   names: NamesRow,
   shots: ShotRow[],
-  midnight: dayjs.Dayjs,
-  now: Date,
+  { dayStart, today }: { dayStart: Date; today: string },
 ): BoardStationView {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
@@ -129,7 +144,7 @@ function describe(
   const state = stationState({
     timesSeconds: onClock.map((shot) => shot.timeSeconds!),
     windowSeconds: timeSeconds,
-    pulledToday: last !== undefined && dayjs(last.pulledAt).isAfter(midnight),
+    pulledToday: last !== undefined && new Date(last.pulledAt) >= dayStart,
     runOpen: names.openRunId !== null,
   });
   const { finer, learnedSlope } = names;
@@ -148,7 +163,7 @@ function describe(
     finer,
     machineName: names.machineName,
     basketName: names.basketName,
-    ageDays: names.roastedOn === null ? null : Math.max(0, dayjs(now).diff(dayjs(names.roastedOn), 'day')),
+    ageDays: names.roastedOn === null ? null : Math.max(0, daysBetween(names.roastedOn, today)),
     state,
     start,
     openRunId: names.openRunId,

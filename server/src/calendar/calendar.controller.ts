@@ -13,6 +13,6 @@ export class CalendarController {
   @ApiProduces('text/calendar')
   @ApiOkResponse({ schema: { type: 'string' } })
   feed(@CurrentShop() shopId: string): Promise<string> {
-    return this.calendar.feed(shopId, new Date());
+    return this.calendar.feed(shopId);
   }
 }

@@ -1,7 +1,8 @@
 import { Injectable } from '@nestjs/common';
-import { restOf, stockOf } from '@olvet/core';
+import { dayAfter, restOf, shopDay, stockOf } from '@olvet/core';
 import dayjs from 'dayjs';
 import ical, { ICalEventRepeatingFreq, type ICalCalendar } from 'ical-generator';
+import { Clock } from '../clock/clock';
 import { Bag } from '../bags/bag.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Machine } from '../machines/machine.entity';
@@ -17,37 +18,41 @@ const CHECK_HOURS = [12, 16];
 /** Reminders as iCalendar (RFC 5545): switching on, check shots, coffees coming into their own, bags running out. */
 @Injectable()
 export class CalendarService {
-  constructor(private readonly shelf: ShelfService) {}
+  constructor(
+    private readonly shelf: ShelfService,
+    private readonly clock: Clock,
+  ) {}
 
-  async feed(shopId: string, now: Date): Promise<string> {
+  async feed(shopId: string): Promise<string> {
     const [shop, machines, stations, coffees, bags, stock] = await Promise.all([
       Shop.findByPk(shopId, { rejectOnEmpty: true }),
       Machine.findAll({ where: { shopId, retiredAt: null } }),
       Station.findAll({ where: { shopId, retiredAt: null } }),
       Coffee.findAll({ where: { shopId, retiredAt: null } }),
       Bag.findAll({ where: { shopId, finishedAt: null } }),
-      this.shelf.stock(shopId, now),
+      this.shelf.stock(shopId),
     ]);
+    const today = shopDay(this.clock.now(), shop);
     const calendar = ical({ name: `${shop.name}: Olvet`, prodId: { company: 'Olvet', product: 'Reminders' } });
     const used = new Set(stations.map(({ machineId }) => machineId));
-    for (const machine of machines.filter(({ id }) => used.has(id))) addSwitchOn(calendar, machine, now);
-    if (stations.length > 0) addCheckShots(calendar, shopId, now);
+    for (const machine of machines.filter(({ id }) => used.has(id))) addSwitchOn(calendar, machine, today);
+    if (stations.length > 0) addCheckShots(calendar, shopId, today);
     for (const bag of bags) {
       const coffee = coffees.find(({ id }) => id === bag.coffeeId);
       if (!coffee) continue;
-      addRest(calendar, bag, coffee, now);
+      addRest(calendar, bag, coffee, today);
       const left = stock.bags.find(({ bagId }) => bagId === bag.id)?.leftGrams ?? bag.weightGrams;
       const gramsPerDay = stock.pace.find(({ coffeeId }) => coffeeId === coffee.id)?.gramsPerDay ?? 0;
       if (bag.openedOn)
-        addRunningOut(calendar, bag, coffee, stockOf({ weightGrams: left, usedGrams: 0, gramsPerDay }).daysLeft, now);
+        addRunningOut(calendar, bag, coffee, stockOf({ weightGrams: left, usedGrams: 0, gramsPerDay }).daysLeft, today);
     }
     return calendar.toString();
   }
 }
 
-function addSwitchOn(calendar: ICalCalendar, machine: Machine, now: Date): void {
+function addSwitchOn(calendar: ICalCalendar, machine: Machine, today: string): void {
   const minutes = machine.warmUpMinutes ?? USUAL_WARM_UP_MINUTES;
-  const start = dayjs(now).startOf('day').hour(OPENING_HOUR).subtract(minutes, 'minute');
+  const start = dayjs(today).hour(OPENING_HOUR).subtract(minutes, 'minute');
   calendar.createEvent({
     id: `switch-on-${machine.id}`,
     start: start.toDate(),
@@ -59,9 +64,9 @@ function addSwitchOn(calendar: ICalCalendar, machine: Machine, now: Date): void 
   });
 }
 
-function addCheckShots(calendar: ICalCalendar, shopId: string, now: Date): void {
+function addCheckShots(calendar: ICalCalendar, shopId: string, today: string): void {
   for (const hour of CHECK_HOURS) {
-    const start = dayjs(now).startOf('day').hour(hour);
+    const start = dayjs(today).hour(hour);
     calendar.createEvent({
       id: `check-shot-${hour}-${shopId}`,
       start: start.toDate(),
@@ -74,9 +79,8 @@ function addCheckShots(calendar: ICalCalendar, shopId: string, now: Date): void 
 }
 
 /** The day a bag comes into its own and the day it leaves. */
-function addRest(calendar: ICalCalendar, bag: Bag, coffee: Coffee, now: Date): void {
+function addRest(calendar: ICalCalendar, bag: Bag, coffee: Coffee, today: string): void {
   if (!bag.roastedOn) return;
-  const today = dayjs(now).format('YYYY-MM-DD');
   const { bestFrom, bestUntil } = restOf({ roastedOn: bag.roastedOn, today, roast: coffee.roast, frozen: bag.frozen });
   const days: [string, string | null, string][] = [
     ['best-from', bestFrom, `${coffee.name} comes into its own`],
@@ -88,9 +92,9 @@ function addRest(calendar: ICalCalendar, bag: Bag, coffee: Coffee, now: Date): v
   }
 }
 
-function addRunningOut(calendar: ICalCalendar, bag: Bag, coffee: Coffee, daysLeft: number | null, now: Date): void {
+function addRunningOut(calendar: ICalCalendar, bag: Bag, coffee: Coffee, daysLeft: number | null, today: string): void {
   if (daysLeft === null || daysLeft > 60) return;
-  const day = dayjs(now).add(Math.floor(daysLeft), 'day').startOf('day');
+  const day = dayAfter(today, Math.floor(daysLeft));
   const summary = `The open bag of ${coffee.name} runs out about now`;
-  calendar.createEvent({ id: `runs-out-${bag.id}`, start: day.toDate(), allDay: true, summary });
+  calendar.createEvent({ id: `runs-out-${bag.id}`, start: dayjs(day).toDate(), allDay: true, summary });
 }

@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import { Op, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import { Clock } from '../clock/clock';
 import { Coffee } from '../coffees/coffee.entity';
 import { notFound, Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
@@ -18,6 +19,7 @@ export class CardsService {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly learning: LearningService,
+    private readonly clock: Clock,
   ) {}
 
   async list(shopId: string, query: ListQuery): Promise<Page<CardView>> {
@@ -69,13 +71,18 @@ export class CardsService {
       const place = { shopId, grinderId: run.grinderId, grind: dto.recipe.grind, path: 'recipe.grind' };
       await checkOnScale(place, transaction);
       await this.addVersion(shopId, run, dto, transaction);
-      await run.update({ status: 'kept', endedAt: new Date(), revision: run.revision + 1 }, { transaction });
+      await run.update({ status: 'kept', endedAt: this.endOf(run), revision: run.revision + 1 }, { transaction });
       await this.setStation(shopId, run, dto, transaction);
       await this.learning.enqueue(run, transaction);
       return run.grinderId;
     });
     await this.learning.settled(shopId, grinderId);
     return this.get(shopId, dto.cardId);
+  }
+
+  /** A tablet's clock may be ahead of the server's; a dial-in still does not end before it began. */
+  private endOf({ startedAt }: Run): Date {
+    return new Date(Math.max(this.clock.now().getTime(), startedAt.getTime()));
   }
 
   private async addVersion(shopId: string, run: Run, dto: KeepCardDto, transaction: Transaction): Promise<void> {

@@ -1,6 +1,6 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional, type ApiPropertyOptions } from '@nestjs/swagger';
-import { METHOD_IDS, SMALLEST_STEP } from '@olvet/core';
+import { isCurrency, isTimeZone, METHOD_IDS, SMALLEST_STEP } from '@olvet/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -62,9 +62,10 @@ export function NumberListField(field: Common & { min: number; max: number; maxI
   );
 }
 
-/** Text without control characters. */
+/** Text without control characters; where it must not be empty it is words, not blanks or dashes alone. */
 export function TextField(field: Common & { min?: number; max: number }): PropertyDecorator {
   const { min = 0, max } = field;
+  const words = min > 0 ? [Matches(/[\p{L}\p{N}]/u, { message: 'must hold a letter or a number' })] : [];
   return documented(
     field,
     { type: String, minLength: min, maxLength: max },
@@ -74,6 +75,7 @@ export function TextField(field: Common & { min?: number; max: number }): Proper
     // PostgreSQL cannot store a zero byte, and no name needs the other control characters.
     // eslint-disable-next-line no-control-regex
     Matches(/^[^\u0000-\u0008\u000b\u000c\u000e-\u001f\ud800-\udfff]*$/u, { message: 'must be plain text' }),
+    ...words,
   );
 }
 
@@ -138,6 +140,30 @@ export function DayField(field: Common = {}): PropertyDecorator {
     IsISO8601({ strict: true }, { message: 'must be a day like 2026-03-01' }),
     Matches(/^(19|20)\d\d-\d\d-\d\d$/, { message: 'must be a day like 2026-03-01' }),
   );
+}
+
+/** The IANA name of a time zone. */
+export function TimeZoneField(field: Common): PropertyDecorator {
+  return documented(field, { type: String }, Known(isTimeZone, 'must be the name of a time zone, like Europe/Lisbon'));
+}
+
+/** An ISO 4217 code that is in use. */
+export function CurrencyField(): PropertyDecorator {
+  const api = { type: String, minLength: 3, maxLength: 3 };
+  return documented({ description: 'ISO 4217' }, api, Known(isCurrency, 'must be the code of a currency, like EUR'));
+}
+
+function Known(isKnown: (text: string) => boolean, message: string): PropertyDecorator {
+  return (target, property) =>
+    registerDecorator({
+      name: 'isKnown',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate: (value: unknown) => typeof value === 'string' && isKnown(value),
+        defaultMessage: () => message,
+      },
+    });
 }
 
 /** A method that ships, by its name, or one of the shop's own, by its id. */

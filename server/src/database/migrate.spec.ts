@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { Sequelize } from 'sequelize-typescript';
 import * as confirmShots from '../../migrations/0004-confirm-shots';
 import { administer } from '../testing/testHouse';
-import { migrate, MIGRATIONS, type MigrationContext } from './migrate';
+import { migrate, MIGRATIONS } from './migrate';
+import type { MigrationContext } from './migration';
 
 const address = process.env.TEST_DATABASE_URL!;
 const name = `jest_${randomUUID().replaceAll('-', '')}`;

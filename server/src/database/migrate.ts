@@ -4,6 +4,7 @@ import type { Transaction } from 'sequelize';
 import type { Sequelize } from 'sequelize-typescript';
 import { Umzug, type UmzugStorage } from 'umzug';
 import { heardPool } from './heardPool';
+import type { Migration } from './migration';
 import * as first from '../../migrations/0001-first';
 import * as lessons from '../../migrations/0002-lessons';
 import * as preparation from '../../migrations/0003-preparation';
@@ -12,15 +13,7 @@ import * as suggestedStart from '../../migrations/0005-suggested-start';
 import * as startSd from '../../migrations/0006-start-sd';
 import * as quickAndTraced from '../../migrations/0007-quick-and-traced';
 import * as tablets from '../../migrations/0008-tablets';
-
-export interface MigrationContext {
-  run(sql: string): Promise<void>;
-}
-
-export interface Migration {
-  up(context: MigrationContext): Promise<void>;
-  down(context: MigrationContext): Promise<void>;
-}
+import * as shopDay from '../../migrations/0009-shop-day';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -32,6 +25,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0006-start-sd': startSd,
   '0007-quick-and-traced': quickAndTraced,
   '0008-tablets': tablets,
+  '0009-shop-day': shopDay,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

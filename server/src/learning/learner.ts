@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { buildAdviceRequest, parseAdviceRequest } from '@olvet/core';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import { Clock } from '../clock/clock';
 import { ComputePool } from '../computing/computePool';
 import { keepLesson, learnPalates } from '../lessons/lessons';
 import { StartsService } from '../lessons/starts.service';
@@ -16,6 +17,7 @@ export class Learner {
     private readonly sheets: SheetReader,
     private readonly compute: ComputePool,
     private readonly starts: StartsService,
+    private readonly clock: Clock,
   ) {}
 
   /** Done twice it changes nothing: all is put together from what stands in the rows. */
@@ -40,7 +42,7 @@ export class Learner {
          AND run."status" = 'open' AND run."startGrind" IS NULL AND run."createdAt" >= :endedAt AND NOT EXISTS (
            SELECT 1 FROM shots WHERE "shopId" = run."shopId" AND "runId" = run."id")`,
       {
-        replacements: { shopId, grinderId, endedAt: endedAt ?? new Date() },
+        replacements: { shopId, grinderId, endedAt: endedAt ?? this.clock.now() },
         type: QueryTypes.SELECT,
         model: Run,
         mapToModel: true,

@@ -3,6 +3,7 @@ import { suggestStart, usualSlope, type KeptSetting, type StartSuggestion } from
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Basket } from '../baskets/basket.entity';
+import { Clock } from '../clock/clock';
 import { Coffee } from '../coffees/coffee.entity';
 import { notFound } from '../common/problem';
 import { Grinder } from '../grinders/grinder.entity';
@@ -14,7 +15,10 @@ const NEWEST_RECIPES = 30;
 /** Where to set a grinder for a coffee, from the recipes it has kept. */
 @Injectable()
 export class StartsService {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly clock: Clock,
+  ) {}
 
   /** @throws Problem when the shop has no such grinder, coffee or basket */
   async suggest(shopId: string, query: StartQuery, transaction?: Transaction): Promise<StartSuggestion | null> {
@@ -41,13 +45,13 @@ export class StartsService {
               (v."recipe" ->> 'yieldGrams')::float8 AS "yieldGrams",
               ((v."recipe" #>> '{timeSeconds,min}')::float8 + (v."recipe" #>> '{timeSeconds,max}')::float8) / 2
                 AS "middleSeconds",
-              greatest(0, extract(epoch FROM now() - run."startedAt") / 86400)::float8 AS "daysAgo"
+              greatest(0, extract(epoch FROM :now::timestamptz - run."startedAt") / 86400)::float8 AS "daysAgo"
        FROM (SELECT * FROM runs WHERE "shopId" = :shopId AND "grinderId" = :grinderId AND "lesson" IS NOT NULL
              ORDER BY "startedAt" DESC LIMIT ${NEWEST_RECIPES}) run
        JOIN card_versions v ON v."shopId" = run."shopId" AND v."runId" = run."id"
        JOIN coffees coffee ON coffee."shopId" = run."shopId" AND coffee."id" = run."coffeeId"
        JOIN baskets basket ON basket."shopId" = run."shopId" AND basket."id" = run."basketId"`,
-      { replacements: { shopId, grinderId }, type: QueryTypes.SELECT, transaction },
+      { replacements: { shopId, grinderId, now: this.clock.now() }, type: QueryTypes.SELECT, transaction },
     );
   }
 }

@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import { fitTimedDose, type Method, type TimedDoseModel } from '@olvet/core';
-import dayjs from 'dayjs';
+import { daysBetween, fitTimedDose, shopDay, type Method, type TimedDoseModel } from '@olvet/core';
 import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
@@ -15,6 +14,7 @@ import { Machine } from '../machines/machine.entity';
 import { ownMethod } from '../methods/ownMethods.service';
 import { Run } from '../runs/run.entity';
 import { Shot } from '../shots/shot.entity';
+import { ShopService } from '../shop/shop.service';
 import { Station } from '../stations/station.entity';
 import { Tasting } from '../tastings/tasting.entity';
 import { timedGrinderOf, timedWeighings } from '../weighings/timedDoses';
@@ -42,11 +42,13 @@ export class SheetReader {
   constructor(
     private readonly sequelize: Sequelize,
     private readonly palates: PalatesService,
+    private readonly shops: ShopService,
   ) {}
 
   async read(shopId: string, id: string): Promise<Sheet> {
     const run = await Run.findOne({ where: { shopId, id } });
     if (!run) throw notFound('dial-in');
+    const day = shopDay(run.startedAt, await this.shops.hours(shopId));
     const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const });
     const [station, grinder, machine, basket, coffee, bag, method, foundDose, shots] = await Promise.all([
       Station.findOne(own(run.stationId)),
@@ -54,7 +56,7 @@ export class SheetReader {
       Machine.findOne(own(run.machineId)),
       Basket.findOne(own(run.basketId)),
       Coffee.findOne(own(run.coffeeId)),
-      openBag(shopId, run),
+      openBag(shopId, run, day),
       ownMethod(shopId, run.methodId),
       foundDoseOf(shopId, run),
       Shot.findAll({
@@ -80,7 +82,7 @@ export class SheetReader {
       machine,
       basket,
       coffee,
-      ageDays: bag?.roastedOn ? Math.max(0, dayjs(run.startedAt).diff(dayjs(bag.roastedOn), 'day')) : null,
+      ageDays: bag?.roastedOn ? Math.max(0, daysBetween(bag.roastedOn, day)) : null,
       method,
       timedDose: isTimed ? fitTimedDose(timedGrinderOf(grinder), weighings) : null,
       foundDose,
@@ -96,12 +98,12 @@ export class SheetReader {
 }
 
 /** The bag in use when the run began: the newest one roasted by then. */
-function openBag(shopId: string, run: Run): Promise<Bag | null> {
+function openBag(shopId: string, run: Run, day: string): Promise<Bag | null> {
   return Bag.findOne({
     where: {
       shopId,
       coffeeId: run.coffeeId,
-      roastedOn: { [Op.or]: { [Op.lte]: dayjs(run.startedAt).format('YYYY-MM-DD'), [Op.is]: null } },
+      roastedOn: { [Op.or]: { [Op.lte]: day, [Op.is]: null } },
     },
     order: [['roastedOn', 'DESC NULLS LAST']],
   });

@@ -12,7 +12,7 @@ export class ShelfController {
   @ApiOperation({ operationId: 'getStock' })
   @ApiOkResponse({ type: StockView })
   stock(@CurrentShop() shopId: string): Promise<StockView> {
-    return this.shelf.stock(shopId, new Date());
+    return this.shelf.stock(shopId);
   }
 
   @Get('wear')
@@ -26,6 +26,6 @@ export class ShelfController {
   @ApiOperation({ operationId: 'getTastedToday' })
   @ApiOkResponse({ type: [TastedTodayView] })
   tasted(@CurrentShop() shopId: string): Promise<TastedTodayView[]> {
-    return this.shelf.tastedToday(shopId, new Date());
+    return this.shelf.tastedToday(shopId);
   }
 }

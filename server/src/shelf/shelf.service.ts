@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import { stockOf } from '@olvet/core';
+import { shopDayStart, stockOf, type ShopHours } from '@olvet/core';
 import dayjs from 'dayjs';
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
+import { Clock } from '../clock/clock';
+import { ShopService } from '../shop/shop.service';
 import type { BagStockView, CoffeePaceView, StockView, TastedCoffeeView, TastedTodayView, WearView } from './shelf.dto';
 
 /** The usual pace is that of the last two weeks. */
@@ -26,23 +28,31 @@ const SHOTS_SINCE = `
   LEFT JOIN runs run ON run."shopId" = s."shopId" AND run."id" = x."runId"
   WHERE s."shopId" = :shopId`;
 
+/** When the shop's day on which a bag was opened began. */
+const DAY_BEGAN = `(("openedOn" + make_interval(hours => :firstHour)) AT TIME ZONE :timeZone)`;
+
 /** What is left of the coffee, what the burrs have ground, who has tasted how much. */
 @Injectable()
 export class ShelfService {
-  constructor(private readonly sequelize: Sequelize) {}
+  constructor(
+    private readonly sequelize: Sequelize,
+    private readonly shops: ShopService,
+    private readonly clock: Clock,
+  ) {}
 
-  async stock(shopId: string, now: Date): Promise<StockView> {
-    const [bags, pace] = await Promise.all([this.bags(shopId), this.pace(shopId, now)]);
+  async stock(shopId: string): Promise<StockView> {
+    const hours = await this.shops.hours(shopId);
+    const [bags, pace] = await Promise.all([this.bags(shopId, hours), this.pace(shopId)]);
     return { bags, pace };
   }
 
   /** What each open bag has left: what was ground of its coffee since it was opened or weighed, until the next one was opened. */
-  private async bags(shopId: string): Promise<BagStockView[]> {
+  private async bags(shopId: string, hours: ShopHours): Promise<BagStockView[]> {
     const bags = await this.sequelize.query<{ bagId: string; coffeeId: string; fullGrams: number; usedGrams: number }>(
       `WITH open AS (
          SELECT "id", "coffeeId", coalesce("weighedGrams", "weightGrams") AS "fullGrams",
-                coalesce("weighedAt", "openedOn"::timestamptz) AS "since",
-                lead("openedOn"::timestamptz) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
+                coalesce("weighedAt", ${DAY_BEGAN}) AS "since",
+                lead(${DAY_BEGAN}) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
          FROM bags WHERE "shopId" = :shopId AND "finishedAt" IS NULL),
        first AS (SELECT coalesce(min("since"), 'infinity') AS "since" FROM open),
        used AS (${SHOTS_SINCE.replace(':since', '(SELECT "since" FROM first)')})
@@ -50,7 +60,7 @@ export class ShelfService {
        FROM open LEFT JOIN used ON used."coffeeId" = open."coffeeId" AND used."pulledAt" >= open."since"
          AND (open."until" IS NULL OR used."pulledAt" < open."until")
        GROUP BY open."id", open."coffeeId", open."fullGrams"`,
-      { replacements: { shopId }, type: QueryTypes.SELECT },
+      { replacements: { shopId, ...hours }, type: QueryTypes.SELECT },
     );
     return bags.map(({ bagId, coffeeId, fullGrams, usedGrams }) => ({
       bagId,
@@ -59,8 +69,8 @@ export class ShelfService {
     }));
   }
 
-  private pace(shopId: string, now: Date): Promise<CoffeePaceView[]> {
-    const since = dayjs(now).subtract(PACE_DAYS, 'day').toDate();
+  private pace(shopId: string): Promise<CoffeePaceView[]> {
+    const since = dayjs(this.clock.now()).subtract(PACE_DAYS, 'day').toDate();
     return this.sequelize.query(
       `SELECT "coffeeId", (sum("grams") / ${PACE_DAYS})::float8 AS "gramsPerDay",
               (count(*) / ${PACE_DAYS}.0)::float8 AS "shotsPerDay" FROM (${SHOTS_SINCE}) used GROUP BY "coffeeId"`,
@@ -80,8 +90,8 @@ export class ShelfService {
     );
   }
 
-  async tastedToday(shopId: string, now: Date): Promise<TastedTodayView[]> {
-    const since = dayjs(now).startOf('day').toDate();
+  async tastedToday(shopId: string): Promise<TastedTodayView[]> {
+    const since = shopDayStart(this.clock.now(), await this.shops.hours(shopId));
     const rows = await this.sequelize.query<TastedCoffeeView & { person: string }>(
       `SELECT t."person", coalesce(shot."doseGrams", 18) AS "doseGrams", coalesce(t."share", ${SIP})::float8 AS "share",
               c."arabicaPercent", coalesce(c."decaf", false) AS "decaf"

@@ -1,16 +1,28 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { ChoiceField, TextField } from '../common/fields';
+import { LATEST_FIRST_HOUR } from '@olvet/core';
+import { ChoiceField, CurrencyField, NumberField, TextField, TimeZoneField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 
 export class ShopDto extends RevisionDto {
   @TextField({ min: 1, max: 80 })
   name!: string;
 
-  @TextField({ min: 3, max: 3, description: 'ISO 4217' })
+  @CurrencyField()
   currency!: string;
 
   @ChoiceField({ of: ['C', 'F'], name: 'TemperatureUnit' })
   temperatureUnit!: 'C' | 'F';
+
+  @TimeZoneField({ description: 'IANA name of the shop’s time zone, like Europe/Lisbon' })
+  timeZone!: string;
+
+  @NumberField({
+    min: 0,
+    max: LATEST_FIRST_HOUR,
+    integer: true,
+    description: 'Hour at which a day begins; shots before it belong to the evening before',
+  })
+  firstHour!: number;
 }
 
 export class ShopView extends IntersectionType(ShopDto, RowView) {

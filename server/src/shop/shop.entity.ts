@@ -1,3 +1,4 @@
+import { USUAL_FIRST_HOUR } from '@olvet/core';
 import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 
 @Table({ tableName: 'shops' })
@@ -14,6 +15,13 @@ export class Shop extends Model {
 
   @Column({ type: DataType.TEXT, defaultValue: 'C' })
   declare temperatureUnit: 'C' | 'F';
+
+  /** IANA name. */
+  @Column({ type: DataType.TEXT, defaultValue: () => new Intl.DateTimeFormat().resolvedOptions().timeZone })
+  declare timeZone: string;
+
+  @Column({ type: DataType.INTEGER, defaultValue: USUAL_FIRST_HOUR })
+  declare firstHour: number;
 
   @Column({ type: DataType.BOOLEAN, defaultValue: false })
   declare isDemo: boolean;

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import type { ShopHours } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
 import { v7 } from 'uuid';
 import { requireSeen } from '../common/store';
@@ -20,6 +21,12 @@ export class ShopService {
 
   async get(shopId: string): Promise<Shown<Shop>> {
     return shown(await Shop.findByPk(shopId, { rejectOnEmpty: true }));
+  }
+
+  /** When this shop's day is. */
+  async hours(shopId: string): Promise<ShopHours> {
+    const { timeZone, firstHour } = await this.get(shopId);
+    return { timeZone, firstHour };
   }
 
   async put(shopId: string, dto: ShopDto): Promise<Shown<Shop>> {

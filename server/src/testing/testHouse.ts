@@ -9,6 +9,7 @@ import { createApp } from '../app';
 import type { Config } from '../config';
 import { migrate } from '../database/migrate';
 import { MODELS } from '../database/models';
+import { ShopService } from '../shop/shop.service';
 import { refuseSecondConnections } from '../database/oneConnection';
 import { serverOwnedOf } from '../database/serverOwned';
 
@@ -49,12 +50,16 @@ async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {
     dataFolder: null,
     lessonPatienceMs: 20_000,
     networkNames: [],
+    now: Date.now,
     ...change,
   });
   const sequelize = app.get(Sequelize);
   await migrate(sequelize);
   refuseSecondConnections(sequelize);
   await app.init();
+  // Specs say "today" by the calendar; the hour a shop's day begins has a spec of its own.
+  await app.get(ShopService).currentId();
+  await sequelize.query('UPDATE shops SET "firstHour" = 0');
   const api = request.agent(app.getHttpServer());
   return {
     app,

@@ -1035,6 +1035,10 @@ export type ShopView = {
   /** ISO 4217 */
   currency: string;
   temperatureUnit: TemperatureUnit;
+  /** IANA name of the shop’s time zone, like Europe/Lisbon */
+  timeZone: string;
+  /** Hour at which a day begins; shots before it belong to the evening before */
+  firstHour: number;
   id: string;
   createdAt: string;
   updatedAt: string;
@@ -1047,6 +1051,10 @@ export type ShopDto = {
   /** ISO 4217 */
   currency: string;
   temperatureUnit: TemperatureUnit;
+  /** IANA name of the shop’s time zone, like Europe/Lisbon */
+  timeZone: string;
+  /** Hour at which a day begins; shots before it belong to the evening before */
+  firstHour: number;
 };
 export type FinerWay = "lower" | "higher";
 export type Dosing = "timed" | "weighed";
@@ -1936,7 +1944,7 @@ export type BoardStationView = {
 };
 export type BoardView = {
   stations: BoardStationView[];
-  /** Coffee through the grinders since midnight, purges included, g */
+  /** Coffee through the grinders since the day began, purges included, g */
   gramsToday: number;
   shotsToday: number;
 };

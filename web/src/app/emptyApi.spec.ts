@@ -1,7 +1,11 @@
+import { CALENDAR } from '../../testing/house';
 import { api, type ShopDto } from './api';
 import { makeStore } from './store';
 
-const SHOP: ShopDto = { name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 };
+const SHOP: ShopDto = {
+  ...{ name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 },
+  ...CALENDAR,
+};
 
 type Answer = (signal: AbortSignal) => Promise<Response>;
 

@@ -1,6 +1,5 @@
 import { openingOrder, usualWarmUpMinutes } from '@olvet/core';
 import { Switch } from 'antd';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import {
@@ -20,6 +19,7 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { celsiusOf, shownDegrees, useTemperatureUnit } from '../parts/temperature';
 import { useNow } from '../parts/useNow';
 import { morningAt } from './morning';
+import { useShopDay } from '../parts/useShopDay';
 import styles from './OpeningPage.module.css';
 import { StationOpening } from './StationOpening';
 import { TastedToday } from './TastedToday';
@@ -37,6 +37,7 @@ export function OpeningPage() {
   const bags = useListBagsQuery(IN_USE).data?.items;
   const { data: stock } = useGetStockQuery();
   const openings = useOpenings();
+  const { today, dayOf } = useShopDay();
   const now = useNow(5_000);
   const unit = useTemperatureUnit();
   const [onlyLeft, setOnlyLeft] = useState(false);
@@ -52,7 +53,6 @@ export function OpeningPage() {
       />
     );
   }
-  const today = dayjs(now).format('YYYY-MM-DD');
   const facts = board.stations.map((standing) => {
     const { station } = standing;
     const machine = machines.find(({ id }) => id === station.machineId)!;
@@ -71,6 +71,7 @@ export function OpeningPage() {
       before: openings.before(station.id),
       now: opening,
       today,
+      dayOf,
     });
     return { standing, machine, coffee, bag, opening, warmUpMinutes, switchedOnAt, grinder, forecast };
   });

@@ -1,5 +1,4 @@
 import { forecastMorning, restOf, usualSlope, type MorningForecast } from '@olvet/core';
-import dayjs from 'dayjs';
 import type { BagView, BoardStationView, CoffeeView, GrinderView, OpeningView } from '../app/api';
 
 export interface MorningFacts {
@@ -9,7 +8,9 @@ export interface MorningFacts {
   bag: BagView | null;
   before: OpeningView | undefined;
   now: OpeningView | undefined;
+  /** @see ShopDay */
   today: string;
+  dayOf: (instant: string) => string;
 }
 
 /** The forecast, and the setting it is for. */
@@ -21,16 +22,16 @@ const LAST_SHOTS = 3;
 
 /** The closing setting of the last day, carried to this morning; null where nothing was timed before today. */
 export function morningAt(facts: MorningFacts): Morning | null {
-  const { standing, grinder, coffee, bag, before, now, today } = facts;
+  const { standing, grinder, coffee, bag, before, now, today, dayOf } = facts;
   const { station } = standing;
-  const shots = standing.shots.filter(({ pulledAt }) => dayjs(pulledAt).format('YYYY-MM-DD') < today);
+  const shots = standing.shots.filter(({ pulledAt }) => dayOf(pulledAt) < today);
   const closing = shots.findLast((shot) => shot.timeSeconds != null && shot.grind != null);
   if (!closing) return null;
   const last = shots.filter((shot) => shot.timeSeconds != null && shot.grind === closing.grind).slice(-LAST_SHOTS);
   const timeSeconds = last.reduce((sum, shot) => sum + shot.timeSeconds!, 0) / last.length;
   const frozen = (bag?.frozen ?? []).map(({ from, to }) => ({ from, to: to ?? null }));
   const restOn = (day: string) => restOf({ roastedOn: bag!.roastedOn!, today: day, roast: coffee.roast, frozen });
-  const closedOn = dayjs(closing.pulledAt).format('YYYY-MM-DD');
+  const closedOn = dayOf(closing.pulledAt);
   const isDated = bag?.roastedOn != null && bag.roastedOn <= closedOn;
   const air = (row: OpeningView | undefined) =>
     row?.roomC != null && row.humidityPercent != null

@@ -108,7 +108,9 @@ describe('opening the bar', () => {
 });
 
 describe('the morning', () => {
-  const facts = { standing: standing as never, grinder, coffee, bag: null, before: undefined, now: undefined, today };
+  const dayOf = (instant: string): string => dayjs(instant).format('YYYY-MM-DD');
+  const unknown = { bag: null, before: undefined, now: undefined };
+  const facts = { standing: standing as never, grinder, coffee, ...unknown, today, dayOf };
 
   it('carries the closing setting, not one of today', () => {
     expect(morningAt(facts)).toMatchObject({ closingGrind: 14, worthMoving: false, parts: [] });

@@ -1,8 +1,8 @@
 import type { OpeningStep } from '@olvet/core';
-import dayjs from 'dayjs';
 import { useRef } from 'react';
 import { v7 } from 'uuid';
 import { useListOpeningsQuery, usePutOpeningMutation, type OpeningDto, type OpeningView } from '../app/api';
+import { useShopDay } from '../parts/useShopDay';
 import { withoutRow } from '../parts/withoutRow';
 
 export interface Openings {
@@ -18,7 +18,7 @@ export interface Openings {
 
 /** This morning's list at every station, and yesterday's air. */
 export function useOpenings(): Openings {
-  const day = dayjs().format('YYYY-MM-DD');
+  const { today: day } = useShopDay();
   const { data } = useListOpeningsQuery({ pageSize: 100 }, { refetchOnMountOrArgChange: true });
   const [put, { error }] = usePutOpeningMutation();
   /** What the last writes answered: ahead of the list until it has been read again. */

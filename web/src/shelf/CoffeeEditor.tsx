@@ -9,13 +9,13 @@ import {
   type LabelReading,
 } from '@olvet/core';
 import { Button, Form, Input, Select, Switch, type FormInstance } from 'antd';
-import dayjs from 'dayjs';
 import { useState } from 'react';
 import { usePutCoffeeMutation, type CoffeeDto, type CoffeeView } from '../app/api';
 import listStyles from '../parts/List.module.css';
 import { NumberInput } from '../parts/NumberInput';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
+import { useShopDay } from '../parts/useShopDay';
 import styles from './CoffeeEditor.module.css';
 
 export type CoffeeFields = Omit<CoffeeDto, 'revision' | 'retiredAt'>;
@@ -130,9 +130,10 @@ const FIELD_WORDS: Record<LabelField, string> = {
 /** The text of a bag, typed or pasted: what was recognised fills the fields below, to be looked over. */
 function LabelPaste({ form, onBag }: { form: FormInstance<CoffeeFields>; onBag: (hint: BagHint) => void }) {
   const [text, setText] = useState('');
+  const { today } = useShopDay();
   const [reading, setReading] = useState<LabelReading | null>(null);
   const read = (): void => {
-    const found = readLabel(text, dayjs().format('YYYY-MM-DD'));
+    const found = readLabel(text, today);
     const { roastedOn, weightGrams, price, ...coffee } = found.fields;
     form.setFieldsValue(coffee);
     onBag({

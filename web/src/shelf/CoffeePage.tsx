@@ -23,8 +23,9 @@ import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { withoutRow } from '../parts/withoutRow';
 import { BagEditor, type EditedBag } from './BagEditor';
-import { bagState, isFrozen, lastsInWords, today, type BagState } from './bagState';
+import { bagState, isFrozen, lastsInWords, type BagState } from './bagState';
 import { CoffeeEditor } from './CoffeeEditor';
+import { useShopDay } from '../parts/useShopDay';
 import styles from './CoffeePage.module.css';
 import { PHASE_WORDS, RestBar } from './RestBar';
 import { StartsHere } from './StartsHere';
@@ -38,6 +39,7 @@ export function CoffeePage() {
   const { data: shop } = useGetShopQuery();
   const { data: stations } = useListStationsQuery({ coffeeId, pageSize: 50 });
   const { data: runs } = useListRunsQuery({ coffeeId, pageSize: 1 });
+  const { today } = useShopDay();
   const [editing, setEditing] = useState(false);
   const [bag, setBag] = useState<EditedBag | null>(null);
   if (!coffee || !bags) {
@@ -48,9 +50,7 @@ export function CoffeePage() {
     );
   }
   const currency = shop?.currency ?? 'EUR';
-  const states = bags.items
-    .filter(({ finishedAt }) => !finishedAt)
-    .map((each) => bagState(each, coffee, stock, today()));
+  const states = bags.items.filter(({ finishedAt }) => !finishedAt).map((each) => bagState(each, coffee, stock, today));
   const open = states.find((state) => state.bag.openedOn) ?? states[0];
   const newBag = { id: v7(), coffeeId: coffee.id, coffeeName: coffee.name, row: null };
   return (
@@ -132,7 +132,8 @@ function goalOf({ flavourGoal, bodyGoal, drunkAs }: CoffeeView): string {
 
 /** Without a bag: the band its roast usually has. */
 function PlainBand({ coffee }: { coffee: CoffeeView }) {
-  const { band } = restOf({ roastedOn: today(), today: today(), roast: coffee.roast });
+  const { today } = useShopDay();
+  const { band } = restOf({ roastedOn: today, today: today, roast: coffee.roast });
   return (
     <p className="quiet">
       A {coffee.roast} roast is usually at its best from day {band.bestFromDay} to day {band.bestUntilDay} after
@@ -145,6 +146,7 @@ function PlainBand({ coffee }: { coffee: CoffeeView }) {
 function BagRow({ state, currency, onEdit }: { state: BagState; currency: string; onEdit: () => void }) {
   const { bag, rest, stock, shotCents } = state;
   const [putBag, { error }] = usePutBagMutation();
+  const { today } = useShopDay();
   const [weighed, setWeighed] = useState<number | null>(null);
   const frozen = isFrozen(bag);
   const change = (part: Partial<BagDto>): void => {
@@ -154,8 +156,8 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
   const toggleFrozen = (): void =>
     change({
       frozen: frozen
-        ? spells.map((spell) => (spell.to == null ? { ...spell, to: today() } : spell))
-        : [...spells, { from: today(), to: null }],
+        ? spells.map((spell) => (spell.to == null ? { ...spell, to: today } : spell))
+        : [...spells, { from: today, to: null }],
     });
   return (
     <li className={styles.bag}>
@@ -170,7 +172,7 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
             bag.roastedOn ? `roasted ${day(bag.roastedOn)}` : 'roast day unknown',
             bag.openedOn ? `opened ${day(bag.openedOn)}` : 'closed',
             frozen ? 'frozen' : rest && PHASE_WORDS[rest.phase],
-            bag.openedOn ? lastsInWords(stock.daysLeft) : '',
+            bag.openedOn ? lastsInWords(stock.daysLeft, today) : '',
           ]
             .filter(Boolean)
             .join(' · ')}
@@ -204,7 +206,7 @@ function BagRow({ state, currency, onEdit }: { state: BagState; currency: string
           <Button>Weigh it</Button>
         </Popover>
         <Button onClick={toggleFrozen}>{frozen ? 'Thawed' : 'Freeze'}</Button>
-        {!bag.openedOn && !frozen && <Button onClick={() => change({ openedOn: today() })}>Open</Button>}
+        {!bag.openedOn && !frozen && <Button onClick={() => change({ openedOn: today })}>Open</Button>}
         <Button onClick={() => change({ finishedAt: new Date().toISOString() })}>Empty</Button>
         <Button onClick={onEdit}>Edit</Button>
       </div>

@@ -9,10 +9,11 @@ import { Loading } from '../parts/Loading';
 import { money } from '../parts/format';
 import listStyles from '../parts/List.module.css';
 import { BagEditor, type EditedBag } from './BagEditor';
-import { bagState, lastsInWords, today, type BagState } from './bagState';
+import { bagState, lastsInWords, type BagState } from './bagState';
 import { CoffeeEditor } from './CoffeeEditor';
 import { NoLongerServed } from './NoLongerServed';
 import { RestBar } from './RestBar';
+import { useShopDay } from '../parts/useShopDay';
 import styles from './ShelfPage.module.css';
 
 const IN_USE = { state: 'in-use' } as const;
@@ -23,6 +24,7 @@ export function ShelfPage() {
   const { data: bags } = useListBagsQuery(IN_USE);
   const { data: stock } = useGetStockQuery();
   const { data: shop } = useGetShopQuery();
+  const { today } = useShopDay();
   const [coffee, setCoffee] = useState<{ id: string; row: CoffeeView | null } | null>(null);
   const [bag, setBag] = useState<EditedBag | null>(null);
   if (!coffees || !bags) return <Loading className={listStyles.page} error={error} />;
@@ -30,7 +32,7 @@ export function ShelfPage() {
   const statesOf = (row: CoffeeView): BagState[] =>
     bags.items
       .filter(({ coffeeId, finishedAt }) => coffeeId === row.id && !finishedAt)
-      .map((each) => bagState(each, row, stock, today()));
+      .map((each) => bagState(each, row, stock, today));
   const ending = coffees.items.filter((row) => soonest(statesOf(row)) < 7);
   const add = (
     <Button type="primary" size="large" onClick={() => setCoffee({ id: v7(), row: null })}>
@@ -96,6 +98,7 @@ function CoffeeRow({
   currency: string;
   onBag: () => void;
 }) {
+  const { today } = useShopDay();
   const open = states.find(({ bag }) => bag.openedOn) ?? states[0];
   const altitude = coffee.altitudeM == null ? null : `${coffee.altitudeM}\u00a0m`;
   const facts = [coffee.roast, coffee.roaster, coffee.origin, coffee.process, altitude].filter(Boolean);
@@ -117,7 +120,7 @@ function CoffeeRow({
             </p>
             <p className="quiet small">
               {[
-                lastsInWords(open.stock.daysLeft),
+                lastsInWords(open.stock.daysLeft, today),
                 open.shotCents === null ? '' : `${money(open.shotCents, currency)} a shot`,
               ]
                 .filter(Boolean)

@@ -1,4 +1,4 @@
-import { restOf, shotCostCents, stockOf, type Rest, type Stock } from '@olvet/core';
+import { dayAfter, restOf, shotCostCents, stockOf, type Rest, type Stock } from '@olvet/core';
 import dayjs from 'dayjs';
 import type { BagView, CoffeeView, StockView } from '../app/api';
 
@@ -33,15 +33,10 @@ export function isFrozen(bag: BagView): boolean {
   return (bag.frozen ?? []).some(({ to }) => to == null);
 }
 
-/** Whole days, so that words can say them. */
-export function today(): string {
-  return dayjs().format('YYYY-MM-DD');
-}
-
 /** "runs out Thursday", "lasts about 3 weeks"; empty where nobody can know. */
-export function lastsInWords(daysLeft: number | null): string {
+export function lastsInWords(daysLeft: number | null, today: string): string {
   if (daysLeft === null) return '';
   if (daysLeft < 1) return 'runs out today';
-  if (daysLeft < 7) return `runs out ${dayjs().add(Math.floor(daysLeft), 'day').format('dddd')}`;
+  if (daysLeft < 7) return `runs out ${dayjs(dayAfter(today, Math.floor(daysLeft))).format('dddd')}`;
   return daysLeft < 21 ? `lasts about ${Math.round(daysLeft)} days` : `lasts about ${Math.round(daysLeft / 7)} weeks`;
 }

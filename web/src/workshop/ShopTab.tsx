@@ -1,10 +1,15 @@
-import { App, Button, Form, Input, Segmented } from 'antd';
+import { isCurrency, LATEST_FIRST_HOUR } from '@olvet/core';
+import { App, Button, Form, Input, Segmented, Select } from 'antd';
 import { useGetShopQuery, usePutShopMutation, type ShopDto, type ShopView } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import styles from './EquipmentTab.module.css';
+
+const NO_CURRENCY = new Error('Three letters of a currency, like EUR');
+const TIME_ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')].map((value) => ({ value }));
+const FIRST_HOURS = Array.from({ length: LATEST_FIRST_HOUR + 1 }, (_, value) => ({ value, label: `${value}:00` }));
 
 export function ShopTab() {
   const { data: shop, error } = useGetShopQuery();
@@ -35,7 +40,12 @@ function ShopForm({ shop }: { shop: ShopView }) {
           name="currency"
           label="Currency"
           extra="Three letters, like EUR"
-          rules={[{ len: 3, message: 'Three letters, like EUR' }]}
+          rules={[
+            {
+              validator: (_, code: string) =>
+                isCurrency(code.toUpperCase()) ? Promise.resolve() : Promise.reject(NO_CURRENCY),
+            },
+          ]}
         >
           <Input maxLength={3} />
         </Form.Item>
@@ -46,6 +56,12 @@ function ShopForm({ shop }: { shop: ShopView }) {
               { value: 'F', label: '°F' },
             ]}
           />
+        </Form.Item>
+        <Form.Item name="timeZone" label="Time zone" extra="Days and mornings go by the clock there">
+          <Select showSearch options={TIME_ZONES} />
+        </Form.Item>
+        <Form.Item name="firstHour" label="A day begins at" extra="Shots before it belong to the evening before">
+          <Select options={FIRST_HOURS} />
         </Form.Item>
         <Button type="primary" htmlType="submit" loading={isLoading}>
           Save

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { CALENDAR, fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
 import { ONCE_MORE } from '../parts/useFollowing';
 import { WorkshopPage } from './WorkshopPage';
@@ -115,7 +115,7 @@ describe('the workshop', () => {
   });
 
   it('does so for the house itself', async () => {
-    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 };
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', ...CALENDAR, revision: 1 };
     let stored: object = shop;
     const { written, replies } = fakeHouse({ '/api/shop': () => stored, 'PUT /api/shop': OVERTAKEN });
     renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });
@@ -131,7 +131,7 @@ describe('the workshop', () => {
   });
 
   it('follows in a field that was typed in and saved, too', async () => {
-    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', revision: 1 };
+    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', ...CALENDAR, revision: 1 };
     let stored: object = shop;
     const { written, replies } = fakeHouse({ '/api/shop': () => stored });
     renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });

@@ -1,7 +1,7 @@
 import { answer, type Advice, type AdviceRequest } from '../..';
 import { everydayRequest, everydayShot } from '../advice.fixture';
 import { beansInWords, expectedCup, gasScatter } from './beans';
-import { P } from './model';
+import { P } from './parameters';
 import { priorFor } from './prior';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from '../contract/request';

@@ -3,7 +3,7 @@ import { createRandom } from '../../puck/random';
 import { everydayShot, problemOf } from '../advice.fixture';
 import { drawFrom, temper, voicesOf } from './draws';
 import { infer, type Posterior } from './infer';
-import { P, PARAMETERS } from './model';
+import { P, PARAMETERS } from './parameters';
 
 const COUNT = 4000;
 const moments = (values: number[]): { mean: number; sd: number } => {

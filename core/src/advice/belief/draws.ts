@@ -1,7 +1,7 @@
 import { CholeskyDecomposition } from 'ml-matrix';
 import { drawNormal, type Random } from '../../puck/random';
 import type { Posterior } from './infer';
-import { PARAMETERS } from './model';
+import { PARAMETERS } from './parameters';
 
 /** A constant of this module: an imported binding in the innermost loops costs a look-up each time. */
 const N = PARAMETERS;

@@ -6,8 +6,6 @@ import {
   leadShareOn,
   LOG_PUCK_CEILING,
   LOG_PUCK_FLOOR,
-  P,
-  PARAMETERS,
   secondsInPuck,
   X_REACH,
   type Belief,
@@ -15,6 +13,7 @@ import {
   type Geometry,
   type Prediction,
 } from './model';
+import { P, PARAMETERS } from './parameters';
 
 /** Constants of this module: imported bindings in the innermost loops cost a look-up each time. */
 const N = PARAMETERS;

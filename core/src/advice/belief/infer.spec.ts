@@ -2,18 +2,9 @@ import fc from 'fast-check';
 import { slopesOf } from './gradients';
 import { everydayShot, problemOf } from '../advice.fixture';
 import { infer, slopeOf } from './infer';
-import {
-  beliefOf,
-  frameOf,
-  geometryOf,
-  liking,
-  likingSlopes,
-  OVERALL,
-  P,
-  PARAMETERS,
-  predict,
-  SWEETNESS,
-} from './model';
+import { OVERALL, SWEETNESS } from './likingScale';
+import { beliefOf, frameOf, geometryOf, liking, likingSlopes, predict } from './model';
+import { P, PARAMETERS } from './parameters';
 import { priorFor } from './prior';
 import { TASTE_SD } from './readings';
 import type { AdviceRequest } from '../contract/request';

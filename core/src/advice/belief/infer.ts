@@ -1,5 +1,6 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { beliefOf, frameOf, P, PARAMETERS, timeElasticity, type Frame } from './model';
+import { beliefOf, frameOf, timeElasticity, type Frame } from './model';
+import { P, PARAMETERS } from './parameters';
 import { priorFor, type Origin, type Prior } from './prior';
 import type { Pour } from './pour';
 import type { Problem } from './problem';

@@ -1,4 +1,4 @@
-import { LIKING, type LikingScaleName } from './model';
+import { LIKING, type LikingScaleName } from './likingScale';
 import type { LearnedMarks } from '../contract/request';
 
 /** An unknown number, believed to be normal. */

@@ -1,40 +1,9 @@
 import { clamp } from '../../brew/snap';
 import type { TimerStart } from '../../brew/types';
 import type { Settings } from '../contract/answer';
+import type { LikingScale } from './likingScale';
+import { P } from './parameters';
 import type { Problem } from './problem';
-
-/**
- * Parameters of the response model, as one flat vector so that inference is plain linear algebra. Those that must be
- * positive are kept as logarithms. See docs/model.md for the meaning and source of every prior.
- */
-export const P = {
-  /** ln puck seconds per gram at the reference settings. */
-  logPuck: 0,
-  /** ln of the change in logPuck for one unit finer. */
-  logSlope: 1,
-  /** Pump on → first drip at the window's middle, s. */
-  lead: 2,
-  /** Exponent of dose in the puck's resistance. */
-  doseExponent: 3,
-  /** Balance and body at the window's middle with target ratio and temperature. */
-  balanceAtCentre: 4,
-  bodyAtCentre: 5,
-  /** ln of balance gained per unit of log time from grind. */
-  logBalanceGrind: 6,
-  /** ln of the same per unit of log ratio, over that from grind: who tastes one lever keenly tastes all keenly. */
-  logRatioToGrind: 7,
-  /** ln of the log time by grind that gives as much to the cup as one °C. */
-  logHeatToGrind: 8,
-  /** Body gained per unit of log time from grind; ln of body lost per unit of log ratio. */
-  bodyGrind: 9,
-  logBodyRatio: 10,
-  /** Overall and sweetness of a perfect shot and ln of what a unit of distance costs. */
-  overallBest: 11,
-  logOverallLoss: 12,
-  sweetBest: 13,
-  logSweetLoss: 14,
-} as const;
-export const PARAMETERS = 15;
 
 /** Seconds a gram takes through pump and tubes alone. */
 const PUMP_SECONDS_PER_GRAM = 0.12;
@@ -208,39 +177,6 @@ export function timeElasticity(leadMeanSeconds: number, frame: Frame): number {
   const puck = frame.middleSeconds - lead - PUMP_SECONDS_PER_GRAM * frame.yieldGrams;
   return Math.max(0.2, (puck + LEAD_EXPONENT * lead) / frame.middleSeconds);
 }
-
-/**
- * How a liking scale falls off: its parameters, their places in the vector, how much body counts beside balance, and how a
- * cup as wanted is usually marked.
- */
-export interface LikingScale {
-  best: 'overallBest' | 'sweetBest';
-  loss: 'overallLoss' | 'sweetLoss';
-  atBest: number;
-  atLogLoss: number;
-  bodyWeight: number;
-  usualBest: number;
-}
-
-export const OVERALL: LikingScale = {
-  best: 'overallBest',
-  loss: 'overallLoss',
-  atBest: P.overallBest,
-  atLogLoss: P.logOverallLoss,
-  bodyWeight: 0.5,
-  usualBest: 8.3,
-};
-export const SWEETNESS: LikingScale = {
-  best: 'sweetBest',
-  loss: 'sweetLoss',
-  atBest: P.sweetBest,
-  atLogLoss: P.logSweetLoss,
-  bodyWeight: 0.1,
-  usualBest: 7.5,
-};
-
-export const LIKING = { overall: OVERALL, sweetness: SWEETNESS } as const;
-export type LikingScaleName = keyof typeof LIKING;
 
 interface Cup {
   balance: number;

@@ -1,7 +1,7 @@
 import { everydayShot, problemOf } from '../advice.fixture';
 import { TASTE_SD } from './readings';
 import { believe } from './mixture';
-import { P } from './model';
+import { P } from './parameters';
 import { drawParticles, expectationOf, lookAt, PARTICLES } from './particles';
 
 const run = [16, 14, 13].map((grind, i) =>

@@ -6,7 +6,7 @@ import type { Method } from '../../method/Method';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
 import { readAims } from './aims';
-import type { LikingScaleName } from './model';
+import type { LikingScaleName } from './likingScale';
 
 /** Share of the time by which a puck alone strays. */
 export const PUCK_STRAYS = 0.05;

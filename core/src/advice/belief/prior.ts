@@ -1,7 +1,9 @@
 import type { Scale } from '../../brew/snap';
 import { expectedCup } from './beans';
 import { markingFor, type Marking } from './marking';
-import { frameOf, LIKING, P, PARAMETERS, timeElasticity, type Frame, type LikingScale } from './model';
+import { LIKING, type LikingScale } from './likingScale';
+import { frameOf, timeElasticity, type Frame } from './model';
+import { P, PARAMETERS } from './parameters';
 import type { Problem } from './problem';
 import type { HandCheck } from '../contract/request';
 

@@ -1,7 +1,7 @@
 import type { ValidAdviceRequest } from '../contract/request';
 import { expectedCup } from './beans';
 import { asMostWouldMark, HARSH, markingFor, type MarkedCup } from './marking';
-import type { LikingScaleName } from './model';
+import type { LikingScaleName } from './likingScale';
 import type { Pour } from './pour';
 
 /** Every mark read by all the others: by itself it cannot tell a strict tongue from a poor cup, so it has no say in its own reading. */

@@ -1,17 +1,15 @@
 import type { Verdict } from '../../brew/types';
 import { faultOf, type Fault } from './fault';
 import { roomForSlopes, slopesOf, type PredictionSlopes } from './gradients';
+import { OVERALL, SWEETNESS, type LikingScale } from './likingScale';
 import {
   geometryOf,
   liking,
   likingSlopes,
-  OVERALL,
   predict,
-  SWEETNESS,
   type Belief,
   type Frame,
   type Geometry,
-  type LikingScale,
   type Prediction,
 } from './model';
 import type { Pour } from './pour';

@@ -1,7 +1,8 @@
 import { everydayShot, problemOf } from '../advice.fixture';
 import { slopesOf } from './gradients';
 import { infer } from './infer';
-import { beliefOf, FLOW_SHARE, frameOf, geometryOf, P, predict } from './model';
+import { beliefOf, FLOW_SHARE, frameOf, geometryOf, predict } from './model';
+import { P } from './parameters';
 import { priorFor } from './prior';
 import { addStray, addStraySlopes } from './stray';
 

@@ -1,5 +1,6 @@
 import type { PredictionSlopes } from './gradients';
-import { FLOW_SHARE, P, type Belief, type Prediction } from './model';
+import { FLOW_SHARE, type Belief, type Prediction } from './model';
+import { P } from './parameters';
 
 /** So much of what a time strays from its prediction is the puck's, the rest the clock's and the hand's. */
 const OWN_SHARE = 0.9;
