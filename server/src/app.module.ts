@@ -15,6 +15,7 @@ import { CardsModule } from './cards/cards.module';
 import { CoffeesModule } from './coffees/coffees.module';
 import { Clock } from './clock/clock';
 import { CONFIG, type Config } from './config';
+import { CorrectionsModule } from './corrections/corrections.module';
 import { DatabaseModule } from './database/database.module';
 import { DoorModule } from './door/door.module';
 import { GrindersModule } from './grinders/grinders.module';
@@ -66,6 +67,7 @@ export class AppModule {
         CalendarModule,
         AdviceModule,
         HealthModule,
+        CorrectionsModule,
       ],
       providers: [{ provide: CONFIG, useValue: config }, Clock],
       exports: [CONFIG, Clock],

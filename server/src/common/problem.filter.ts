@@ -16,6 +16,8 @@ const RETRY_AFTER_SECONDS = 1;
 /** PostgreSQL's own: statement or lock took too long, the server is shutting down, a deadlock was broken. */
 const PASSING = new Set(['57014', '55P03', '57P01', '57P02', '57P03', '40P01', '53300']);
 
+const CHECK_VIOLATION = '23514';
+
 interface ProblemBody {
   type: 'about:blank';
   title: string;
@@ -79,6 +81,10 @@ function fromDatabase(error: unknown): Problem | null {
       { path, message: 'is already used by another one: choose another' },
     ]);
   }
+  if (error instanceof DatabaseError && codeOf(error) === CHECK_VIOLATION) {
+    const path = /^possible_(.*)$/.exec(constraintOf(error))?.[1] ?? '';
+    return new Problem('invalid', 'This cannot be.', [{ path, message: 'cannot be right: correct it first' }]);
+  }
   if (isPassing(error)) {
     return new Problem('busy', 'The database does not answer in time. Nothing was saved; try again in a moment.');
   }
@@ -88,7 +94,15 @@ function fromDatabase(error: unknown): Problem | null {
 /** What may go well a moment later: no connection free or to be had, too slow, just starting. */
 function isPassing(error: unknown): boolean {
   if (error instanceof ConnectionError) return true;
-  return error instanceof DatabaseError && PASSING.has(String((error.parent as { code?: string }).code));
+  return error instanceof DatabaseError && PASSING.has(codeOf(error));
+}
+
+function codeOf({ parent }: DatabaseError): string {
+  return String((parent as { code?: string }).code);
+}
+
+function constraintOf({ parent }: DatabaseError): string {
+  return String((parent as { constraint?: string }).constraint);
 }
 
 function columnOf(error: Error): string {

@@ -14,6 +14,7 @@ import * as startSd from '../../migrations/0006-start-sd';
 import * as quickAndTraced from '../../migrations/0007-quick-and-traced';
 import * as tablets from '../../migrations/0008-tablets';
 import * as shopDay from '../../migrations/0009-shop-day';
+import * as possible from '../../migrations/0010-possible';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -26,6 +27,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0007-quick-and-traced': quickAndTraced,
   '0008-tablets': tablets,
   '0009-shop-day': shopDay,
+  '0010-possible': possible,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

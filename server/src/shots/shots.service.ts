@@ -78,8 +78,8 @@ async function keepTrace(row: Shot, { transaction }: Writing<Shot, ShotDto>): Pr
 
 /** A shot of a run was pulled on the run's station. */
 async function checkShot({ shopId, dto, row, transaction }: Writing<Shot, ShotDto>): Promise<void> {
-  // What was stored before there was a rule stays, until that very figure is touched.
-  if (FIGURES.some((name) => (row?.[name] ?? null) !== (dto[name] ?? null))) checkFigures(dto);
+  checkFigures(dto);
+  // The scale of a grinder may have changed since; what was set then stays, until it is touched.
   if (row?.grind !== dto.grind) await checkGrind(shopId, dto, transaction);
   if (!dto.runId) return;
   const run = await Run.findOne({ where: { shopId, id: dto.runId }, transaction });
@@ -99,8 +99,6 @@ async function checkShot({ shopId, dto, row, transaction }: Writing<Shot, ShotDt
     ]);
   }
 }
-
-const FIGURES = ['doseGrams', 'yieldGrams', 'tdsPercent', 'timeSeconds', 'firstDripSeconds', 'timer'] as const;
 
 /** What no shot can be, however it was poured. */
 function checkFigures({ doseGrams, yieldGrams, tdsPercent, timeSeconds, firstDripSeconds, timer }: ShotDto): void {

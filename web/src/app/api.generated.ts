@@ -25,6 +25,7 @@ export const addTagTypes = [
   "Calendar",
   "Advice",
   "Health",
+  "Corrections",
 ] as const;
 const injectedRtkApi = api
   .enhanceEndpoints({
@@ -610,6 +611,13 @@ const injectedRtkApi = api
         query: () => ({ url: `/api/health` }),
         providesTags: ["Health"],
       }),
+      listCorrections: build.query<
+        ListCorrectionsApiResponse,
+        ListCorrectionsApiArg
+      >({
+        query: () => ({ url: `/api/corrections` }),
+        providesTags: ["Corrections"],
+      }),
     }),
     overrideExisting: false,
   });
@@ -1005,6 +1013,8 @@ export type GetLivenessApiResponse = /** status 200  */ LiveView;
 export type GetLivenessApiArg = void;
 export type GetHealthApiResponse = /** status 200  */ ReadyView;
 export type GetHealthApiArg = void;
+export type ListCorrectionsApiResponse = /** status 200  */ CorrectionView[];
+export type ListCorrectionsApiArg = void;
 export type DoorView = {
   /** Whether whoever asks may use Olvet */
   letIn: boolean;
@@ -2238,6 +2248,27 @@ export type ReadyView = {
   /** On the disk of the data, where the server can see it */
   freeMb: number | null;
 };
+export type CorrectionKind =
+  | "shots"
+  | "runs"
+  | "stations"
+  | "grinders"
+  | "baskets"
+  | "bags"
+  | "coffees"
+  | "shops";
+export type CorrectionView = {
+  kind: CorrectionKind;
+  id: string;
+  /** Its field that cannot be right */
+  path: string;
+  /** What must hold */
+  message: string;
+  /** Name of the row, or the day it was pulled */
+  name: string | null;
+  /** The dial-in of a shot, the coffee of a bag */
+  within: string | null;
+};
 export const {
   useGetDoorQuery,
   useEnterMutation,
@@ -2305,4 +2336,5 @@ export const {
   useAskAdviceMutation,
   useGetLivenessQuery,
   useGetHealthQuery,
+  useListCorrectionsQuery,
 } = injectedRtkApi;

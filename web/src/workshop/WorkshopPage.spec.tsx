@@ -28,6 +28,19 @@ function open(tab: string, more: Record<string, object> = {}): Written[] {
 }
 
 describe('the workshop', () => {
+  it('names what cannot be right, and leads to it', async () => {
+    const row = {
+      kind: 'shots',
+      id: 's',
+      path: 'firstDripSeconds',
+      message: 'is late',
+      name: '2026-03-01',
+      within: 'r',
+    };
+    open('stations', { '/api/corrections': [row] });
+    expect(await screen.findByRole('link', { name: 'Shot of 2026-03-01' })).toHaveAttribute('href', '/dial-in/r');
+  });
+
   it('shows what was learned of a grinder and edits it without writing what only the server knows', async () => {
     const written = open('grinders');
     expect(

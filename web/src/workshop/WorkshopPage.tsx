@@ -10,6 +10,7 @@ import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
 import { TabletsTab } from './TabletsTab';
 import { TastersTab } from './TastersTab';
+import { ToCorrect } from './ToCorrect';
 
 /** What do we work with? */
 export function WorkshopPage() {
@@ -20,6 +21,7 @@ export function WorkshopPage() {
         <h1>Workshop</h1>
         <Link to="/measure">Measuring tools</Link>
       </header>
+      <ToCorrect />
       <Tabs
         activeKey={search.get('tab') ?? 'stations'}
         onChange={(tab) => setSearch({ tab })}
