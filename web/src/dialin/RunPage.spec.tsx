@@ -44,6 +44,22 @@ describe('the run page', () => {
     });
   });
 
+  it('asks once after a figure that was hardly meant, and believes the answer', async () => {
+    const written = open(sheetView());
+    const line = await screen.findByLabelText(/Shot in one line/);
+    const save = (): void => void fireEvent.submit(line.closest('form')!);
+    fireEvent.change(line, { target: { value: '18.2 > 370 in 22' } });
+    save();
+    expect(await screen.findByText('Did you mean yield 37 g?')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Correct it' }));
+    await waitFor(() => expect(screen.queryByText('Did you mean yield 37 g?')).not.toBeInTheDocument());
+    expect(line).toHaveValue('18.2 > 370 in 22');
+    save();
+    fireEvent.click(await screen.findByRole('button', { name: 'It was so' }));
+    expect((await lastOf(written)).body).toMatchObject({ yieldGrams: 370 });
+    expect(written).toHaveLength(1);
+  });
+
   it('starts where the grinder stood for coffees like this one, at one tap', async () => {
     open(sheetView(), {
       '/api/start': { grind: 12.5, sd: 0.8, from: [{ coffeeName: 'Fogbell', grind: 12, daysAgo: 9 }] },

@@ -1,4 +1,4 @@
-import { CAUSES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
+import { CAUSES, DOUBTED_FIGURES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import {
@@ -18,8 +18,10 @@ import { useTemperatureUnit } from '../parts/temperature';
 import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
+import { plannedOf } from './settings';
 import { storedShotDto } from './shotDto';
 import { TastePanel } from './TastePanel';
+import { useDoubts } from './useDoubts';
 
 type Fields = Pick<
   ShotView,
@@ -53,7 +55,7 @@ export function ShotDrawer({
   return (
     <Drawer open={shot !== undefined} onClose={onClose} title={shot && `Shot ${number}`} size={420} destroyOnHidden>
       {shot && (
-        <ShotForm key={shot.id} shot={shot} onClose={onClose}>
+        <ShotForm key={shot.id} sheet={sheet} shot={shot} onClose={onClose}>
           <TastePanel sheet={sheet} number={number} expect={null} closed={false} />
         </ShotForm>
       )}
@@ -61,12 +63,23 @@ export function ShotDrawer({
   );
 }
 
-function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: () => void; children: ReactNode }) {
+function ShotForm({
+  sheet,
+  shot,
+  onClose,
+  children,
+}: {
+  sheet: SheetView;
+  shot: SheetShotView;
+  onClose: () => void;
+  children: ReactNode;
+}) {
   const [form] = Form.useForm<Fields>();
   const { modal } = App.useApp();
   const unit = useTemperatureUnit();
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
+  const isMeant = useDoubts(sheet);
   const number = { className: styles.number } as const;
   // The taste below may change the shot meanwhile, too.
   useFollowing(form, fieldsOf(shot));
@@ -76,9 +89,10 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
     else onClose();
   };
-  const save = ({ signs, ...fields }: Fields): void => {
+  const save = async ({ signs, ...fields }: Fields): Promise<void> => {
+    if (!(await isMeant(changedFigures(fields, shot), plannedOf(shot)))) return;
     const seen = signs.map((sign) => shot.seen.find((mark) => mark.sign === sign) ?? { sign });
-    void write({ ...fields, cause: fields.cause ?? null, seen: seen as ShotView['seen'] });
+    await write({ ...fields, cause: fields.cause ?? null, seen: seen as ShotView['seen'] });
   };
   const remove = (): void => {
     modal.confirm({
@@ -92,7 +106,12 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
   return (
     <>
       <ProblemAlert error={error} overtaken={ONCE_MORE} />
-      <Form form={form} layout="vertical" onFinish={save} initialValues={fieldsOf(shot)}>
+      <Form
+        form={form}
+        layout="vertical"
+        onFinish={(fields: Fields) => void save(fields)}
+        initialValues={fieldsOf(shot)}
+      >
         <div className={styles.grid}>
           <Form.Item name="grind" label="Grind">
             <NumberInput {...number} />
@@ -166,6 +185,13 @@ function ShotForm({ shot, onClose, children }: { shot: SheetShotView; onClose: (
         </section>
       )}
     </>
+  );
+}
+
+/** What was asked about when it was typed is not asked about again. */
+function changedFigures(fields: Omit<Fields, 'signs'>, shot: SheetShotView) {
+  return Object.fromEntries(
+    DOUBTED_FIGURES.flatMap((figure) => (fields[figure] === shot[figure] ? [] : [[figure, fields[figure]]])),
   );
 }
 

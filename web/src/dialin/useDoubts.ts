@@ -1,0 +1,41 @@
+import { doubtsOf, plainNumber, type Doubt, type DoubtedFigure, type Settings } from '@olvet/core';
+import { App } from 'antd';
+import type { SheetView } from '../app/api';
+
+const WORDS: Record<DoubtedFigure, { called: string; unit: string }> = {
+  grind: { called: 'Grind', unit: '' },
+  doseGrams: { called: 'Dose', unit: ' g' },
+  yieldGrams: { called: 'Yield', unit: ' g' },
+  timeSeconds: { called: 'Time', unit: ' s' },
+};
+
+type Said = Partial<Record<DoubtedFigure, number | null>>;
+
+/** Asks once after figures that are possible but hardly meant; true where they were meant, or there are none. */
+export function useDoubts({
+  basket,
+  run,
+}: SheetView): (said: Said, aim: Omit<Settings, 'temperatureC'>) => Promise<boolean> {
+  const { modal } = App.useApp();
+  const { min, max } = run.target.timeSeconds;
+  return async (said, aim) => {
+    const doubts = doubtsOf(said, { ...aim, timeSeconds: (min + max) / 2 }, basket);
+    if (doubts.length === 0) return true;
+    return modal.confirm({
+      title: doubts.map(({ figure, said: value }) => `${inWords(figure, value)}?`).join(' '),
+      content: doubts.map((doubt) => reason(doubt, basket)).join(' '),
+      okText: 'It was so',
+      cancelText: 'Correct it',
+      autoFocusButton: 'cancel',
+    });
+  };
+}
+
+function reason({ figure, likely }: Doubt, { minGrams, maxGrams }: SheetView['basket']): string {
+  if (likely !== null) return `Did you mean ${inWords(figure, likely).toLowerCase()}?`;
+  return `The basket takes ${plainNumber(minGrams)} to ${plainNumber(maxGrams)} g.`;
+}
+
+function inWords(figure: DoubtedFigure, value: number): string {
+  return `${WORDS[figure].called} ${plainNumber(value)}${WORDS[figure].unit}`;
+}
