@@ -1,6 +1,6 @@
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { SwaggerModule } from '@nestjs/swagger';
 import compression from 'compression';
 import express, { type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
@@ -10,6 +10,7 @@ import { AppModule } from './app.module';
 import { ProblemFilter } from './common/problem.filter';
 import { refuseDeepJson } from './common/jsonDepth';
 import type { Config } from './config';
+import { describeApi } from './description/document';
 import { LOOPBACK_NAMES, onlyOwnPages } from './door/ownPages';
 
 const BODY_LIMIT = '1mb';
@@ -40,16 +41,6 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   if (config.webFolder) servePage(app, config.webFolder);
   app.enableShutdownHooks();
   return app;
-}
-
-/** The OpenAPI document from which the page's client is generated. */
-export function describeApi(app: NestExpressApplication): OpenAPIObject {
-  const about = new DocumentBuilder()
-    .setTitle('Olvet')
-    .setDescription('Dial in espresso. Ids are made by the client; every PUT may be sent again.')
-    .setVersion('1')
-    .build();
-  return SwaggerModule.createDocument(app, about);
 }
 
 /** Built files by name; every other address is a place inside the page. */

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
-import { createApp, describeApi } from './app';
+import { createApp } from './app';
+import { describeApi } from './description/document';
 
 /** Prints the OpenAPI document. Needs no database: nothing is queried before a request comes in. */
 async function main(): Promise<void> {

@@ -35,6 +35,7 @@ export const CHECKS: Check[] = [
       ...['core', 'server', 'web'].map((name) => `${name}/src`),
     ],
   },
+  { name: 'description of the API', args: ['tsx', 'tools/lintApi.mts'] },
 ];
 
 /** Two at a time, the longest first. */

@@ -13,6 +13,7 @@ export class AdviceController {
   @HttpCode(200)
   @ApiOperation({
     operationId: 'askAdvice',
+    summary: 'Ask for the next move',
     description: 'olvet.advice-request/1 in, olvet.advice/1 out: see docs/advice.md',
   })
   @ApiBody({ schema: { type: 'object', additionalProperties: true } })

@@ -9,7 +9,7 @@ export class BoardController {
   constructor(private readonly board: BoardService) {}
 
   @Get()
-  @ApiOperation({ operationId: 'getBoard' })
+  @ApiOperation({ operationId: 'getBoard', summary: 'Read how every station stands' })
   @ApiOkResponse({ type: BoardView })
   read(@CurrentShop() shopId: string): Promise<BoardView> {
     return this.board.read(shopId);

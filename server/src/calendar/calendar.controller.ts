@@ -9,7 +9,11 @@ export class CalendarController {
 
   @Get()
   @Header('Content-Type', 'text/calendar; charset=utf-8')
-  @ApiOperation({ operationId: 'getCalendar', description: 'Reminders as iCalendar: subscribe to this address' })
+  @ApiOperation({
+    operationId: 'getCalendar',
+    summary: 'Read the reminders as iCalendar',
+    description: 'Reminders as iCalendar: subscribe to this address',
+  })
   @ApiProduces('text/calendar')
   @ApiOkResponse({ schema: { type: 'string' } })
   feed(@CurrentShop() shopId: string): Promise<string> {

@@ -13,7 +13,7 @@ export class CardsController {
   constructor(private readonly cards: CardsService) {}
 
   @Get('cards')
-  @ApiOperation({ operationId: 'listCards' })
+  @ApiOperation({ operationId: 'listCards', summary: 'List cards with their newest version' })
   @ApiOkResponse({ type: CardPage })
   list(
     @CurrentShop() shopId: string,
@@ -23,14 +23,14 @@ export class CardsController {
   }
 
   @Get('cards/:id')
-  @ApiOperation({ operationId: 'getCard' })
+  @ApiOperation({ operationId: 'getCard', summary: 'Read a card with all its versions' })
   @ApiOkResponse({ type: CardDetailView })
   get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<CardDetailView> {
     return this.cards.get(shopId, id);
   }
 
   @Put('runs/:runId/card')
-  @ApiOperation({ operationId: 'keepCard' })
+  @ApiOperation({ operationId: 'keepCard', summary: 'End a dial-in with its recipe on a card' })
   @ApiBody({ type: KeepCardDto })
   @ApiOkResponse({ type: CardDetailView })
   keep(

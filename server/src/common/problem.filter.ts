@@ -53,7 +53,8 @@ export class ProblemFilter implements ExceptionFilter {
   }
 }
 
-function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBody {
+/** The body of a refusal, RFC 9457. */
+export function bodyOf(status: number, detail: string, errors: FieldError[]): ProblemBody {
   const titles: Record<number, string> = {
     400: 'Not understood',
     401: 'Not let in',

@@ -25,7 +25,7 @@ export function resourceController<D extends Written, V, L = V>(names: ResourceN
     constructor(readonly store: Resource<D, V, L>) {}
 
     @Get()
-    @ApiOperation({ operationId: `list${many}` })
+    @ApiOperation({ operationId: `list${many}`, summary: `List ${many}, a page at a time` })
     @ApiOkResponse({ type: pageView })
     list(
       @CurrentShop() shopId: string,
@@ -35,14 +35,14 @@ export function resourceController<D extends Written, V, L = V>(names: ResourceN
     }
 
     @Get(':id')
-    @ApiOperation({ operationId: `get${one}` })
+    @ApiOperation({ operationId: `get${one}`, summary: `Read one of ${many}` })
     @ApiOkResponse({ type: view })
     get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<V> {
       return this.store.get(shopId, id);
     }
 
     @Put(':id')
-    @ApiOperation({ operationId: `put${one}` })
+    @ApiOperation({ operationId: `put${one}`, summary: `Make or change one of ${many}` })
     @ApiBody({ type: dto })
     @ApiOkResponse({ type: view })
     put(

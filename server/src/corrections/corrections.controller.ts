@@ -9,7 +9,7 @@ export class CorrectionsController {
   constructor(private readonly corrections: CorrectionsService) {}
 
   @Get()
-  @ApiOperation({ operationId: 'listCorrections' })
+  @ApiOperation({ operationId: 'listCorrections', summary: 'List rows that break a rule younger than they are' })
   @ApiOkResponse({ type: [CorrectionView] })
   list(@CurrentShop() shopId: string): Promise<CorrectionView[]> {
     return this.corrections.list(shopId);

@@ -18,7 +18,7 @@ export class DoorController {
 
   @Get('door')
   @BeforeTheDoor()
-  @ApiOperation({ operationId: 'getDoor' })
+  @ApiOperation({ operationId: 'getDoor', summary: 'Is this device let in, and where are others to be let in' })
   @ApiOkResponse({ type: DoorView })
   async view(@Req() request: Request): Promise<DoorView> {
     return this.door.view(await isLetIn(this.door, request));
@@ -28,7 +28,7 @@ export class DoorController {
   @HttpCode(200)
   @BeforeTheDoor()
   @UseGuards(ThrottlerGuard)
-  @ApiOperation({ operationId: 'enter' })
+  @ApiOperation({ operationId: 'enter', summary: 'Let this device in with the code' })
   @ApiBody({ type: EnterDto })
   @ApiOkResponse({ type: DoorView })
   async enter(
@@ -42,14 +42,14 @@ export class DoorController {
   }
 
   @Get('tablets')
-  @ApiOperation({ operationId: 'listTablets' })
+  @ApiOperation({ operationId: 'listTablets', summary: 'List the tablets that were let in' })
   @ApiOkResponse({ type: [TabletView] })
   async tablets(@CurrentShop() shopId: string): Promise<TabletView[]> {
     return shown(await this.door.tablets(shopId));
   }
 
   @Put('tablets/:id/out')
-  @ApiOperation({ operationId: 'letOutTablet' })
+  @ApiOperation({ operationId: 'letOutTablet', summary: 'Let a tablet out' })
   @ApiOkResponse({ type: [TabletView] })
   async letOut(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<TabletView[]> {
     await this.door.letOut(shopId, id);

@@ -30,7 +30,7 @@ export class HealthController {
   /** The process answers; it asks nothing else, so that a slow database does not get it restarted. */
   @Get('live')
   @BeforeTheDoor()
-  @ApiOperation({ operationId: 'getLiveness' })
+  @ApiOperation({ operationId: 'getLiveness', summary: 'Is the process alive' })
   @ApiOkResponse({ type: LiveView })
   live(): LiveView {
     return { status: 'ok' };
@@ -38,7 +38,7 @@ export class HealthController {
 
   /** Work can be taken on: a write goes through and the disk has room. */
   @Get()
-  @ApiOperation({ operationId: 'getHealth' })
+  @ApiOperation({ operationId: 'getHealth', summary: 'Can it take a write' })
   @ApiOkResponse({ type: ReadyView })
   async ready(): Promise<ReadyView> {
     try {

@@ -10,7 +10,7 @@ export class PalatesController {
   constructor(private readonly palates: PalatesService) {}
 
   @Get()
-  @ApiOperation({ operationId: 'listPalates' })
+  @ApiOperation({ operationId: 'listPalates', summary: 'List where each person likes a cup best' })
   @ApiOkResponse({ type: [PalateView] })
   list(@CurrentShop() shopId: string): Promise<PalateView[]> {
     return this.palates.list(shopId);
@@ -18,7 +18,7 @@ export class PalatesController {
 
   @Put(':person')
   @HttpCode(204)
-  @ApiOperation({ operationId: 'forgetPalate' })
+  @ApiOperation({ operationId: 'forgetPalate', summary: 'Count a person’s tastings only from a time on' })
   @ApiBody({ type: PalateDto })
   @ApiNoContentResponse()
   forget(

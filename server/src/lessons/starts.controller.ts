@@ -10,7 +10,7 @@ export class StartsController {
   constructor(private readonly starts: StartsService) {}
 
   @Get()
-  @ApiOperation({ operationId: 'getStart' })
+  @ApiOperation({ operationId: 'getStart', summary: 'Suggest where to set a grinder' })
   @ApiOkResponse({ type: StartView })
   async read(
     @CurrentShop() shopId: string,

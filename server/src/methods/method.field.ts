@@ -1,6 +1,6 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, type ApiPropertyOptions } from '@nestjs/swagger';
-import { methodErrors, methodSchema } from '@olvet/core';
+import { methodErrors, METHODS, methodSchema } from '@olvet/core';
 import { registerDecorator } from 'class-validator';
 import { z } from 'zod';
 
@@ -9,7 +9,7 @@ export const METHOD_SCHEMA = schemaOfMethod() as ApiPropertyOptions & object;
 
 function schemaOfMethod(): object {
   const { $schema: _, ...schema } = z.toJSONSchema(methodSchema, { target: 'openapi-3.0' });
-  return schema;
+  return { ...schema, example: METHODS[0] };
 }
 
 /** A whole method object. */

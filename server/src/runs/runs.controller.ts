@@ -19,7 +19,7 @@ export class RunsController extends Base {
   }
 
   @Get(':id/sheet')
-  @ApiOperation({ operationId: 'getSheet' })
+  @ApiOperation({ operationId: 'getSheet', summary: 'Read everything one dial-in shows' })
   @ApiOkResponse({ type: SheetView })
   async sheet(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<SheetView> {
     return shown(await this.sheets.read(shopId, id));

@@ -11,7 +11,7 @@ export class SetupController {
   constructor(private readonly setup: SetupService) {}
 
   @Put(':stationId')
-  @ApiOperation({ operationId: 'setUpStation' })
+  @ApiOperation({ operationId: 'setUpStation', summary: 'Make a station with all it needs and its first dial-in' })
   @ApiBody({ type: SetupDto })
   @ApiOkResponse({ type: RunView })
   put(

@@ -9,21 +9,21 @@ export class ShelfController {
   constructor(private readonly shelf: ShelfService) {}
 
   @Get('stock')
-  @ApiOperation({ operationId: 'getStock' })
+  @ApiOperation({ operationId: 'getStock', summary: 'Read what is left of every open bag' })
   @ApiOkResponse({ type: StockView })
   stock(@CurrentShop() shopId: string): Promise<StockView> {
     return this.shelf.stock(shopId);
   }
 
   @Get('wear')
-  @ApiOperation({ operationId: 'getWear' })
+  @ApiOperation({ operationId: 'getWear', summary: 'Read what each grinder’s burrs have ground' })
   @ApiOkResponse({ type: [WearView] })
   wear(@CurrentShop() shopId: string): Promise<WearView[]> {
     return this.shelf.wear(shopId);
   }
 
   @Get('tasted-today')
-  @ApiOperation({ operationId: 'getTastedToday' })
+  @ApiOperation({ operationId: 'getTastedToday', summary: 'Read who tasted how much today' })
   @ApiOkResponse({ type: [TastedTodayView] })
   tasted(@CurrentShop() shopId: string): Promise<TastedTodayView[]> {
     return this.shelf.tastedToday(shopId);

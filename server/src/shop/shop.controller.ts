@@ -10,14 +10,14 @@ export class ShopController {
   constructor(private readonly shops: ShopService) {}
 
   @Get()
-  @ApiOperation({ operationId: 'getShop' })
+  @ApiOperation({ operationId: 'getShop', summary: 'Read the shop' })
   @ApiOkResponse({ type: ShopView })
   get(@CurrentShop() shopId: string): Promise<ShopView> {
     return this.shops.get(shopId);
   }
 
   @Put()
-  @ApiOperation({ operationId: 'putShop' })
+  @ApiOperation({ operationId: 'putShop', summary: 'Change the shop' })
   @ApiBody({ type: ShopDto })
   @ApiOkResponse({ type: ShopView })
   put(@CurrentShop() shopId: string, @Body(validated(ShopDto)) body: ShopDto): Promise<ShopView> {

@@ -18,7 +18,7 @@ export class ShotsController extends Base {
   }
 
   @Get(':id/history')
-  @ApiOperation({ operationId: 'getShotHistory' })
+  @ApiOperation({ operationId: 'getShotHistory', summary: 'List what a shot said before its corrections' })
   @ApiOkResponse({ type: ShotEditPage })
   history(
     @CurrentShop() shopId: string,

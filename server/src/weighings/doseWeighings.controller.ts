@@ -20,7 +20,7 @@ export class DoseWeighingsController extends Base {
   }
 
   @Get('of/:grinderId')
-  @ApiOperation({ operationId: 'getTimedDose' })
+  @ApiOperation({ operationId: 'getTimedDose', summary: 'Read what the weighings of a timed grinder say together' })
   @ApiOkResponse({ type: TimedDoseDeskView })
   desk(
     @CurrentShop() shopId: string,

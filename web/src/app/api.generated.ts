@@ -999,7 +999,7 @@ export type GetWearApiResponse = /** status 200  */ WearView[];
 export type GetWearApiArg = void;
 export type GetTastedTodayApiResponse = /** status 200  */ TastedTodayView[];
 export type GetTastedTodayApiArg = void;
-export type GetCalendarApiResponse = unknown;
+export type GetCalendarApiResponse = /** status 200  */ string;
 export type GetCalendarApiArg = void;
 export type AskAdviceApiResponse = /** status 200  */ {
   [key: string]: any;
@@ -1024,6 +1024,17 @@ export type DoorView = {
   code: string | null;
   /** Where tablets find Olvet */
   addresses: string[];
+};
+export type Problem = {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  errors: {
+    /** The field, like `recipe.grind` or `seen[0].sign` */
+    path: string;
+    message: string;
+  }[];
 };
 export type EnterDto = {
   /** The six digits shown where Olvet was started and in the Workshop */
@@ -1090,7 +1101,7 @@ export type GrinderView = {
   /** Old grounds to throw out after a change, g */
   purgeGrams: number;
   /** Numbers, or plain marks */
-  collar?: Collar | null;
+  collar?: Collar | (null | null);
   /** What stays in the chute, g */
   retentionGrams?: number | null;
   /** Ground with these burrs before Olvet, kg */
@@ -1101,7 +1112,7 @@ export type GrinderView = {
   id: string;
   createdAt: string;
   updatedAt: string;
-  learnedSlope: LearnedSlopeView | null;
+  learnedSlope: LearnedSlopeView | (null | null);
 };
 export type GrinderPage = {
   items: GrinderView[];
@@ -1125,7 +1136,7 @@ export type GrinderDto = {
   /** Old grounds to throw out after a change, g */
   purgeGrams: number;
   /** Numbers, or plain marks */
-  collar?: Collar | null;
+  collar?: Collar | (null | null);
   /** What stays in the chute, g */
   retentionGrams?: number | null;
   /** Ground with these burrs before Olvet, kg */
@@ -1162,11 +1173,11 @@ export type MachineView = {
   revision?: number | null;
   name: string;
   /** null where it cannot be set */
-  temperatureC?: TemperatureScaleDto | null;
+  temperatureC?: TemperatureScaleDto | (null | null);
   groups?: number | null;
   /** Minutes until a group is really hot */
   warmUpMinutes?: number | null;
-  preBrew?: PreBrew | null;
+  preBrew?: PreBrew | (null | null);
   pumpBar?: number | null;
   temperatureReadings?: TemperatureReadingDto[] | null;
   /** Pump on → first drip, s */
@@ -1177,9 +1188,9 @@ export type MachineView = {
   createdAt: string;
   updatedAt: string;
   /** Group minus display, °C */
-  temperatureOffset: CalibratedView | null;
+  temperatureOffset: CalibratedView | (null | null);
   /** Pump on → first drip, s */
-  firstDrip: CalibratedView | null;
+  firstDrip: CalibratedView | (null | null);
 };
 export type MachinePage = {
   items: MachineView[];
@@ -1192,11 +1203,11 @@ export type MachineDto = {
   revision?: number | null;
   name: string;
   /** null where it cannot be set */
-  temperatureC?: TemperatureScaleDto | null;
+  temperatureC?: TemperatureScaleDto | (null | null);
   groups?: number | null;
   /** Minutes until a group is really hot */
   warmUpMinutes?: number | null;
-  preBrew?: PreBrew | null;
+  preBrew?: PreBrew | (null | null);
   pumpBar?: number | null;
   temperatureReadings?: TemperatureReadingDto[] | null;
   /** Pump on → first drip, s */
@@ -1214,7 +1225,7 @@ export type BasketView = {
   maxGrams: number;
   /** Inside, at the top, mm */
   diameterMm?: number | null;
-  shape?: BasketShape | null;
+  shape?: BasketShape | (null | null);
   retiredAt?: string | null;
   id: string;
   createdAt: string;
@@ -1235,7 +1246,7 @@ export type BasketDto = {
   maxGrams: number;
   /** Inside, at the top, mm */
   diameterMm?: number | null;
-  shape?: BasketShape | null;
+  shape?: BasketShape | (null | null);
   retiredAt?: string | null;
 };
 export type Roast =
@@ -1269,15 +1280,15 @@ export type CoffeeView = {
   /** Share of arabica, %; the rest is robusta */
   arabicaPercent?: number | null;
   /** What it should taste of */
-  flavourGoal?: FlavourGoal | null;
-  bodyGoal?: BodyGoal | null;
-  drunkAs?: DrunkAs | null;
+  flavourGoal?: FlavourGoal | (null | null);
+  bodyGoal?: BodyGoal | (null | null);
+  drunkAs?: DrunkAs | (null | null);
   decaf?: boolean | null;
   retiredAt?: string | null;
   id: string;
   createdAt: string;
   updatedAt: string;
-  learnedTaste: LearnedTasteView | null;
+  learnedTaste: LearnedTasteView | (null | null);
 };
 export type CoffeePage = {
   items: CoffeeView[];
@@ -1299,9 +1310,9 @@ export type CoffeeDto = {
   /** Share of arabica, %; the rest is robusta */
   arabicaPercent?: number | null;
   /** What it should taste of */
-  flavourGoal?: FlavourGoal | null;
-  bodyGoal?: BodyGoal | null;
-  drunkAs?: DrunkAs | null;
+  flavourGoal?: FlavourGoal | (null | null);
+  bodyGoal?: BodyGoal | (null | null);
+  drunkAs?: DrunkAs | (null | null);
   decaf?: boolean | null;
   retiredAt?: string | null;
 };
@@ -1432,9 +1443,9 @@ export type MessageView = {
 };
 export type LessonView = {
   /** ln of the change of time for one unit finer */
-  slope: MessageView | null;
-  balance: MessageView | null;
-  body: MessageView | null;
+  slope: MessageView | (null | null);
+  balance: MessageView | (null | null);
+  body: MessageView | (null | null);
   ratio: number;
   middleSeconds: number;
   temperatureC: number | null;
@@ -1458,7 +1469,7 @@ export type RunView = {
   /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
   startSd?: number | null;
   /** What a pinch between fingers said */
-  handCheck?: HandCheck | null;
+  handCheck?: HandCheck | (null | null);
   /** Shots this dial-in may take */
   budgetShots?: number | null;
   /** Coffee this dial-in may take, purges included, g */
@@ -1470,8 +1481,8 @@ export type RunView = {
   createdAt: string;
   updatedAt: string;
   /** Where nobody named a setting */
-  suggestedStart: SuggestedStartView | null;
-  lesson: LessonView | null;
+  suggestedStart: SuggestedStartView | (null | null);
+  lesson: LessonView | (null | null);
 };
 export type TimedDoseView = {
   /** g/s at atGrind */
@@ -1494,7 +1505,6 @@ export type FoundDoseView = {
   grams: number;
   /** Half-width that holds the right dose in 19 of 20 cases */
   toleranceGrams: number;
-  /** By the print of a thin coin, or struck level */
   how: DoseHow;
   foundAt: string;
   id: string;
@@ -1502,15 +1512,13 @@ export type FoundDoseView = {
   updatedAt: string;
 };
 export type MarksView = {
-  /** Mark of ten for a cup as this person wants it */
   best: NormalView;
-  /** What a point away from it costs */
   loss: NormalView;
   cups: number;
 };
 export type TasterMarksView = {
-  overall: MarksView | null;
-  sweetness: MarksView | null;
+  overall: MarksView | (null | null);
+  sweetness: MarksView | (null | null);
 };
 export type PalateView = {
   person: string;
@@ -1523,7 +1531,7 @@ export type PalateView = {
   /** Marked cups this rests on */
   tastings: number;
   /** How this person uses the scales of ten */
-  marks: TasterMarksView | null;
+  marks: TasterMarksView | (null | null);
 };
 export type PlannedDto = {
   grind?: number | null;
@@ -1583,7 +1591,7 @@ export type SheetShotView = {
   runId?: string | null;
   stationId: string;
   pulledAt: string;
-  planned?: PlannedDto | null;
+  planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
@@ -1592,10 +1600,10 @@ export type SheetShotView = {
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
-  cause?: Cause | null;
+  cause?: Cause | (null | null);
   /** The cup against the one before */
-  versusLast?: VersusLast | null;
-  verdict?: Verdict | null;
+  versusLast?: VersusLast | (null | null);
+  verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
   discardedAt?: string | null;
@@ -1649,8 +1657,8 @@ export type SheetView = {
     };
   } | null;
   /** Where the grinder is timed and was weighed */
-  timedDose: TimedDoseView | null;
-  foundDose: FoundDoseView | null;
+  timedDose: TimedDoseView | (null | null);
+  foundDose: FoundDoseView | (null | null);
   /** false where doses are struck level and yields read in a glass */
   hasScale: boolean;
   /** Of those who tasted */
@@ -1675,7 +1683,7 @@ export type ListedRunView = {
   /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
   startSd?: number | null;
   /** What a pinch between fingers said */
-  handCheck?: HandCheck | null;
+  handCheck?: HandCheck | (null | null);
   /** Shots this dial-in may take */
   budgetShots?: number | null;
   /** Coffee this dial-in may take, purges included, g */
@@ -1687,8 +1695,8 @@ export type ListedRunView = {
   createdAt: string;
   updatedAt: string;
   /** Where nobody named a setting */
-  suggestedStart: SuggestedStartView | null;
-  lesson: LessonView | null;
+  suggestedStart: SuggestedStartView | (null | null);
+  lesson: LessonView | (null | null);
   coffeeName: string;
   stationName: string;
   methodName: string;
@@ -1716,7 +1724,7 @@ export type RunDto = {
   /** Spread of `startGrind` in units of the grinder, where the last shots gave it and nobody named it */
   startSd?: number | null;
   /** What a pinch between fingers said */
-  handCheck?: HandCheck | null;
+  handCheck?: HandCheck | (null | null);
   /** Shots this dial-in may take */
   budgetShots?: number | null;
   /** Coffee this dial-in may take, purges included, g */
@@ -1748,7 +1756,7 @@ export type ShotView = {
   runId?: string | null;
   stationId: string;
   pulledAt: string;
-  planned?: PlannedDto | null;
+  planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
@@ -1757,10 +1765,10 @@ export type ShotView = {
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
-  cause?: Cause | null;
+  cause?: Cause | (null | null);
   /** The cup against the one before */
-  versusLast?: VersusLast | null;
-  verdict?: Verdict | null;
+  versusLast?: VersusLast | (null | null);
+  verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
   discardedAt?: string | null;
@@ -1810,7 +1818,7 @@ export type ShotDto = {
   runId?: string | null;
   stationId: string;
   pulledAt: string;
-  planned?: PlannedDto | null;
+  planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
@@ -1819,15 +1827,15 @@ export type ShotDto = {
   /** Were old grounds thrown out after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
-  cause?: Cause | null;
+  cause?: Cause | (null | null);
   /** The cup against the one before */
-  versusLast?: VersusLast | null;
-  verdict?: Verdict | null;
+  versusLast?: VersusLast | (null | null);
+  verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
   discardedAt?: string | null;
   /** Saved with the shot, all or nothing */
-  tasting?: FirstTastingDto | null;
+  tasting?: FirstTastingDto | (null | null);
 };
 export type TastingPage = {
   items: TastingView[];
@@ -1945,7 +1953,7 @@ export type BoardStationView = {
   ageDays: number | null;
   state: StationState;
   /** Where a dial-in begins after a drift; null: as it stands */
-  start: DriftedStartView | null;
+  start: DriftedStartView | (null | null);
   /** The open dial-in, if any */
   openRunId: string | null;
   cardId: string | null;
@@ -1975,11 +1983,11 @@ export type SetupBagDto = {
   id: string;
 };
 export type SetupDto = {
-  grinder?: GrinderDto | null;
-  machine?: MachineDto | null;
-  basket?: BasketDto | null;
-  coffee?: CoffeeDto | null;
-  bag?: SetupBagDto | null;
+  grinder?: GrinderDto | (null | null);
+  machine?: MachineDto | (null | null);
+  basket?: BasketDto | (null | null);
+  coffee?: CoffeeDto | (null | null);
+  bag?: SetupBagDto | (null | null);
   station: StationDto;
   run: RunDto;
   runId: string;
@@ -2020,7 +2028,7 @@ export type TimedWeighingView = {
 export type TimedDoseDeskView = {
   /** Oldest first */
   weighings: TimedWeighingView[];
-  model: TimedDoseView | null;
+  model: TimedDoseView | (null | null);
   /** The dose wanders */
   creep: ("up" | "down" | null) | null;
 };
@@ -2071,7 +2079,6 @@ export type FoundDoseDto = {
   grams: number;
   /** Half-width that holds the right dose in 19 of 20 cases */
   toleranceGrams: number;
-  /** By the print of a thin coin, or struck level */
   how: DoseHow;
   foundAt: string;
 };
@@ -2085,7 +2092,6 @@ export type ShippedMethod =
 export type OwnMethodView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  /** The school it was cloned from */
   basedOn: ShippedMethod;
   method?: {
     id: string;
@@ -2133,7 +2139,6 @@ export type OwnMethodPage = {
 export type OwnMethodDto = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
-  /** The school it was cloned from */
   basedOn: ShippedMethod;
   method?: {
     id: string;

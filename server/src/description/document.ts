@@ -1,0 +1,64 @@
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule, type OpenAPIObject } from '@nestjs/swagger';
+import { TABLET_COOKIE } from '../door/door.guard';
+import { addAnswers } from './answers';
+import { addExamples } from './examples';
+import { sayNullable } from './nullable';
+
+/** What each group of operations is about; an operation's group is its controller. */
+const GROUPS: Record<string, string> = {
+  Advice: 'What the next shot should be, without anything stored',
+  Bags: 'Bags of a coffee: roasted, opened, frozen, weighed, finished',
+  BarScales: 'Scales on the bar',
+  Baskets: 'Baskets and what they take',
+  Board: 'How every station stands',
+  Calendar: 'Reminders for a calendar program',
+  Cards: 'Kept recipes and their versions',
+  Coffees: 'Coffees of the shelf',
+  Corrections: 'Rows stored before there was a rule that they break',
+  Door: 'Letting in tablets of the shop’s own network',
+  DoseWeighings: 'Doses weighed behind a timed grinder',
+  FoundDoses: 'The dose found for a basket and a coffee',
+  Grinders: 'Grinders, their scales and what they taught',
+  Health: 'Is it alive, can it take a write',
+  Machines: 'Machines, their temperatures and readings',
+  Openings: 'What was done in the morning',
+  OwnMethods: 'Schools of the shop’s own',
+  Palates: 'Where each person likes a cup best',
+  Runs: 'Dial-ins, and the sheet each of them shows',
+  Setup: 'A station with all it needs, in one write',
+  Shelf: 'Stock, wear, and who tasted how much',
+  Shop: 'The shop itself',
+  Shots: 'Shots as they were poured, and their corrections',
+  Starts: 'Where to set a grinder for a coffee',
+  Stations: 'Places at the bar: grinder, machine, basket, coffee, aim',
+  Tastings: 'Who tasted what',
+};
+
+/** The OpenAPI document: from it the page's client is generated, and anybody can script against it alone. */
+export function describeApi(app: NestExpressApplication): OpenAPIObject {
+  const about = new DocumentBuilder()
+    .setTitle('Olvet')
+    .setDescription(
+      'Dial in espresso. Ids are UUIDs made by the client; every PUT may be sent again and changes nothing the second ' +
+        'time. A row that exists is changed with the revision last seen; lists come in pages. Errors are problem+json ' +
+        '(RFC 9457) with the path of every field they are about.',
+    )
+    .setVersion('1')
+    .setLicense('MIT', 'https://spdx.org/licenses/MIT.html')
+    .addServer('/', 'Where this document came from')
+    .addCookieAuth(
+      TABLET_COOKIE,
+      { type: 'apiKey', in: 'cookie', description: 'Of a tablet that was let in' },
+      'tablet',
+    )
+    // This machine itself needs none; a tablet of the network shows its cookie.
+    .addSecurityRequirements({} as never)
+    .addSecurityRequirements('tablet');
+  for (const [name, description] of Object.entries(GROUPS)) about.addTag(name, description);
+  const document = SwaggerModule.createDocument(app, about.build());
+  sayNullable(document);
+  addAnswers(document);
+  addExamples(document);
+  return document;
+}
