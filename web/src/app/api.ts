@@ -1,39 +1,118 @@
 import { generatedApi } from './api.generated';
+import { aList, aRow, rows, theWriteOf, whole } from './cacheTags';
 
-/** What a write makes stale beyond its own kind: the board and the run sheet show a bit of everything. */
+/** A dial-in was closed: a lesson follows from it, which sheets of the same grinder and coffee show, too. */
+const TAUGHT = (['Grinders', 'Coffees', 'Palates'] as const).map(whole);
+/** A shot was corrected, perhaps of a dial-in closed long ago: lists show what follows, open sheets need not. */
+const TAUGHT_AGAIN = (['Grinders', 'Coffees', 'Palates'] as const).map(rows);
+
+/**
+ * What an answer is made of, and what a write makes stale: rows by their ids, so that a shot saved at one station does not
+ * read another station's sheet again. What a closed dial-in teaches reaches further, and is told by kind.
+ */
 export const api = generatedApi.enhanceEndpoints({
   endpoints: {
-    getBoard: { providesTags: ['Board', 'Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders'] },
+    listGrinders: aList('Grinders'),
+    getGrinder: aRow('Grinders'),
+    putGrinder: theWriteOf('Grinders'),
+    listMachines: aList('Machines'),
+    getMachine: aRow('Machines'),
+    putMachine: theWriteOf('Machines'),
+    listBaskets: aList('Baskets'),
+    getBasket: aRow('Baskets'),
+    putBasket: theWriteOf('Baskets'),
+    listCoffees: aList('Coffees'),
+    getCoffee: aRow('Coffees'),
+    // Cards and stations carry its name.
+    putCoffee: theWriteOf('Coffees', () => [rows('Cards'), rows('Runs')]),
+    listBags: aList('Bags'),
+    getBag: aRow('Bags'),
+    putBag: theWriteOf('Bags'),
+    listStations: aList('Stations'),
+    getStation: aRow('Stations'),
+    putStation: theWriteOf('Stations', () => [rows('Cards'), rows('Runs')]),
+    listRuns: aList('Runs'),
+    getRun: aRow('Runs'),
+    putRun: theWriteOf('Runs', () => TAUGHT),
+    listShots: aList('Shots'),
+    getShot: aRow('Shots'),
+    getShotHistory: aRow('Shots'),
+    putShot: theWriteOf('Shots', ({ shotDto: { runId } }: { shotDto: { runId?: string | null } }) => [
+      ...(runId ? [{ type: 'Runs' as const, id: runId }] : []),
+      ...TAUGHT_AGAIN,
+    ]),
+    listTastings: aList('Tastings'),
+    getTasting: aRow('Tastings'),
+    putTasting: theWriteOf('Tastings', ({ tastingDto: { shotId } }: { tastingDto: { shotId: string } }) => [
+      { type: 'Shots' as const, id: shotId },
+      ...TAUGHT_AGAIN,
+    ]),
+    listBarScales: aList('BarScales'),
+    getBarScale: aRow('BarScales'),
+    putBarScale: theWriteOf('BarScales'),
+    listDoseWeighings: aList('DoseWeighings'),
+    getDoseWeighing: aRow('DoseWeighings'),
+    putDoseWeighing: theWriteOf('DoseWeighings'),
+    listFoundDoses: aList('FoundDoses'),
+    getFoundDose: aRow('FoundDoses'),
+    putFoundDose: theWriteOf('FoundDoses'),
+    listOwnMethods: aList('OwnMethods'),
+    getOwnMethod: aRow('OwnMethods'),
+    putOwnMethod: theWriteOf('OwnMethods'),
+    listOpenings: aList('Openings'),
+    getOpening: aRow('Openings'),
+    putOpening: theWriteOf('Openings'),
+    listCards: aList('Cards'),
+    getCard: aRow('Cards'),
+
+    getBoard: {
+      providesTags: (['Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders', 'Machines'] as const).map(
+        rows,
+      ),
+    },
     getSheet: {
-      providesTags: [
-        'Palates',
-        'Runs',
-        'Shots',
-        'Tastings',
-        'Grinders',
-        'Machines',
-        'Baskets',
-        'Coffees',
-        'Bags',
-        'Stations',
-        'FoundDoses',
-        'DoseWeighings',
-        'OwnMethods',
+      providesTags: (sheet, _error, { id }) => [
+        { type: 'Runs', id },
+        { type: 'Palates', id },
+        ...(sheet?.shots ?? []).map((shot) => ({ type: 'Shots' as const, id: shot.id })),
+        ...(sheet
+          ? [
+              { type: 'Stations' as const, id: sheet.station.id },
+              { type: 'Grinders' as const, id: sheet.grinder.id },
+              { type: 'Machines' as const, id: sheet.machine.id },
+              { type: 'Baskets' as const, id: sheet.basket.id },
+              { type: 'Coffees' as const, id: sheet.coffee.id },
+              { type: 'OwnMethods' as const, id: sheet.run.methodId },
+            ]
+          : []),
+        ...(['Bags', 'FoundDoses', 'DoseWeighings'] as const).map(rows),
       ],
     },
-    getStock: { providesTags: ['Shelf', 'Bags', 'Shots'] },
-    getWear: { providesTags: ['Shelf', 'Grinders', 'Shots'] },
-    getTastedToday: { providesTags: ['Shelf', 'Tastings', 'Shots'] },
-    getTimedDose: { providesTags: ['DoseWeighings', 'Shots', 'Grinders'] },
-    keepCard: { invalidatesTags: ['Cards', 'Runs', 'Stations', 'Grinders', 'Coffees', 'Palates'] },
-    putRun: { invalidatesTags: ['Runs', 'Grinders', 'Coffees', 'Palates'] },
-    putShot: { invalidatesTags: ['Shots', 'Grinders', 'Coffees', 'Palates'] },
-    putTasting: { invalidatesTags: ['Tastings', 'Grinders', 'Coffees', 'Palates'] },
-    setUpStation: {
-      invalidatesTags: ['Setup', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags', 'Stations', 'Runs'],
+    getStock: { providesTags: (['Bags', 'Shots'] as const).map(rows) },
+    getWear: { providesTags: (['Grinders', 'Shots'] as const).map(rows) },
+    getTastedToday: { providesTags: (['Tastings', 'Shots'] as const).map(rows) },
+    getTimedDose: {
+      providesTags: (_desk, _error, { grinderId }) => [
+        { type: 'Grinders', id: grinderId },
+        ...(['DoseWeighings', 'Shots'] as const).map(rows),
+      ],
     },
-    putCoffee: { invalidatesTags: ['Coffees', 'Cards'] },
-    putStation: { invalidatesTags: ['Stations', 'Cards'] },
+    listCorrections: {
+      providesTags: (['Shots', 'Bags', 'Coffees', 'Grinders', 'Baskets', 'Stations'] as const).map(rows),
+    },
+    keepCard: {
+      invalidatesTags: (_card, _error, { runId }) => [
+        { type: 'Runs', id: runId },
+        ...(['Runs', 'Cards', 'Stations'] as const).map(rows),
+        ...TAUGHT,
+        ...(['Stations', 'Cards'] as const).map(whole),
+      ],
+    },
+    setUpStation: {
+      invalidatesTags: (
+        ['Setup', 'Grinders', 'Machines', 'Baskets', 'Coffees', 'Bags', 'Stations', 'Runs'] as const
+      ).map(whole),
+    },
   },
 });
 
