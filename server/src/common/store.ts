@@ -30,6 +30,8 @@ export interface StoreOptions<M extends Owned, D extends Written> {
   filters?: readonly ('coffeeId' | 'stationId' | 'runId' | 'grinderId' | 'basketId')[];
   /** The only rows a list shows, for example those not discarded. */
   listed?: WhereOptions;
+  /** How many rows there are, where that is known without counting them; null where it is not. */
+  total?(shopId: string, query: ListQuery): Promise<number> | null;
   /** Rules that need more than the one object; throws a Problem. */
   check?(writing: Writing<M, D>): Promise<void>;
   /** Server-owned columns of a new row. */
@@ -64,17 +66,16 @@ export function createStore<M extends Owned, D extends Written>(options: StoreOp
   async function rows(shopId: string, query: ListQuery): Promise<Page<M>> {
     const { page = 1, pageSize = PAGE_SIZE } = query;
     const filters = (options.filters ?? []).flatMap((name) => (query[name] ? [[name, query[name]]] : []));
-    const { rows: items, count: total } = await model.findAndCountAll({
-      where: {
-        shopId,
-        ...(options.listed as object),
-        ...inState(model, query.state),
-        ...Object.fromEntries(filters),
-      } as WhereOptions,
-      order: options.order,
-      limit: pageSize,
-      offset: (page - 1) * pageSize,
-    });
+    const where = {
+      shopId,
+      ...(options.listed as object),
+      ...inState(model, query.state),
+      ...Object.fromEntries(filters),
+    } as WhereOptions;
+    const [items, total] = await Promise.all([
+      model.findAll({ where, order: options.order, limit: pageSize, offset: (page - 1) * pageSize }),
+      options.total?.(shopId, query) ?? model.count({ where }),
+    ]);
     return { items, total, page, pageSize };
   }
 

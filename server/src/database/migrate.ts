@@ -15,6 +15,7 @@ import * as quickAndTraced from '../../migrations/0007-quick-and-traced';
 import * as tablets from '../../migrations/0008-tablets';
 import * as shopDay from '../../migrations/0009-shop-day';
 import * as possible from '../../migrations/0010-possible';
+import * as runningTotals from '../../migrations/0011-running-totals';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -28,6 +29,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0008-tablets': tablets,
   '0009-shop-day': shopDay,
   '0010-possible': possible,
+  '0011-running-totals': runningTotals,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -80,11 +80,10 @@ export class ShelfService {
 
   wear(shopId: string): Promise<WearView[]> {
     return this.sequelize.query(
-      `SELECT g."id" AS "grinderId", (g."groundKg" + coalesce(sum(x."grams"), 0) / 1000)::float8 AS "groundKg"
+      `SELECT g."id" AS "grinderId", (g."groundKg" + coalesce(sum(total."grams"), 0) / 1000)::float8 AS "groundKg"
        FROM grinders g
        LEFT JOIN stations s ON s."shopId" = g."shopId" AND s."grinderId" = g."id"
-       LEFT JOIN LATERAL (SELECT sum("doseGrams") AS "grams" FROM shots
-                          WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "discardedAt" IS NULL) x ON true
+       LEFT JOIN station_totals total ON total."shopId" = s."shopId" AND total."stationId" = s."id"
        WHERE g."shopId" = :shopId GROUP BY g."id", g."groundKg"`,
       { replacements: { shopId }, type: QueryTypes.SELECT },
     );

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import { extractionYieldPercent, MOST_EXTRACTED_PERCENT, type FieldError } from '@olvet/core';
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Problem } from '../common/problem';
 import type { Page, PageQuery } from '../common/rows';
@@ -36,6 +36,7 @@ export class ShotsService {
         ['id', 'DESC'],
       ],
       filters: ['stationId', 'runId'],
+      total: (shopId, query) => (query.runId ? null : this.countAt(shopId, query.stationId)),
       check: checkShot,
       beforeChange: keepTrace,
       afterWrite: (row, transaction) => learning.enqueueAgain(row.shopId, row.runId, transaction),
@@ -56,6 +57,16 @@ export class ShotsService {
     });
     await this.learning.settledFor(shopId, saved.runId);
     return shown(saved);
+  }
+
+  /** From the running totals: counting a long history takes longer than reading a page of it. */
+  private async countAt(shopId: string, stationId: string | undefined): Promise<number> {
+    const [row] = await this.sequelize.query<{ shots: number }>(
+      `SELECT coalesce(sum("shots"), 0)::int AS "shots" FROM station_totals
+       WHERE "shopId" = :shopId ${stationId ? 'AND "stationId" = :stationId' : ''}`,
+      { replacements: { shopId, stationId }, type: QueryTypes.SELECT },
+    );
+    return row!.shots;
   }
 
   /** Newest first. */
