@@ -1,5 +1,7 @@
 import type { PlaywrightTestOptions, PlaywrightWorkerOptions } from '@playwright/test';
 
+export const NETWORK_NAME = 'bar.local';
+
 /** Debian's Chromium, quiet and offline. */
 export const browserOptions: Partial<PlaywrightTestOptions & PlaywrightWorkerOptions> = {
   viewport: { width: 1280, height: 800 },
@@ -15,6 +17,8 @@ export const browserOptions: Partial<PlaywrightTestOptions & PlaywrightWorkerOpt
       '--disable-background-networking',
       '--disable-component-update',
       '--disable-sync',
+      // A name of the shop's own network, as a tablet there would ask for it.
+      `--host-resolver-rules=MAP ${NETWORK_NAME} 127.0.0.1`,
     ],
   },
 };

@@ -80,13 +80,18 @@ interface JestReport {
   numFailedTestSuites: number;
 }
 
-/** Two servers: one with the demo shop, one empty, each on its own database. */
+/** As `e2e/browser.ts` resolves it. */
+const NETWORK_NAME = 'bar.local';
+
+/** Two servers: one with the demo shop, one empty and open to a network of one name, each on its own database. */
 async function browser(address: string): Promise<Tally> {
   say('Running Playwright …');
   const start = async (name: string, demo: boolean) => {
     await createDatabase(address, name);
     const port = await freePort();
-    const server = await startServer({ databaseUrl: withDatabase(address, name), port, demo, logLevel: 'error' });
+    const networkNames = demo ? [] : [NETWORK_NAME];
+    const options = { databaseUrl: withDatabase(address, name), port, demo, networkNames, logLevel: 'error' };
+    const server = await startServer({ ...options, host: '127.0.0.1' });
     return { server, url: `http://127.0.0.1:${port}` };
   };
   const demo = await start('e2e_demo', true);

@@ -14,6 +14,8 @@ export interface ServerOptions {
   dataFolder?: string | null;
   /** Names under which tablets of the shop's network find it; none where only this machine may ask. */
   networkNames?: string[];
+  /** Where it listens; by default everywhere once it has names on the network, else on loopback alone. */
+  host?: string;
   /** Told at once, so that a signal during the start finds the child. */
   onSpawn?: (child: ChildProcess) => void;
 }
@@ -21,6 +23,7 @@ export interface ServerOptions {
 /** Starts the built server and resolves once it listens. It gets a process group of its own: Ctrl-C reaches us alone. */
 export async function startServer(options: ServerOptions): Promise<ChildProcess> {
   const { databaseUrl, port, demo, logLevel = 'warn', dataFolder, networkNames = [] } = options;
+  const { host = networkNames.length > 0 ? '0.0.0.0' : '127.0.0.1' } = options;
   const account = whomToRunAs();
   const child = spawn(process.execPath, ['--enable-source-maps', SERVER_FILE], {
     detached: true,
@@ -30,7 +33,7 @@ export async function startServer(options: ServerOptions): Promise<ChildProcess>
       ...process.env,
       DATABASE_URL: databaseUrl,
       PORT: String(port),
-      HOST: networkNames.length > 0 ? '0.0.0.0' : '127.0.0.1',
+      HOST: host,
       NETWORK_NAMES: networkNames.join(','),
       WEB_FOLDER: resolve('web/dist'),
       LOG_LEVEL: logLevel,

@@ -34,10 +34,10 @@ import { StartsHere } from './StartsHere';
 export function CoffeePage() {
   const { coffeeId } = useParams<'coffeeId'>();
   const { currentData: coffee, error } = useGetCoffeeQuery({ id: coffeeId! });
-  const { data: bags } = useListBagsQuery({ coffeeId, pageSize: 50 });
+  const { data: bags } = useListBagsQuery({ coffeeId, state: 'in-use' });
   const { data: stock } = useGetStockQuery();
   const { data: shop } = useGetShopQuery();
-  const { data: stations } = useListStationsQuery({ coffeeId, pageSize: 50 });
+  const { data: stations } = useListStationsQuery({ coffeeId });
   const { data: runs } = useListRunsQuery({ coffeeId, pageSize: 1 });
   const { today } = useShopDay();
   const [editing, setEditing] = useState(false);
