@@ -19,6 +19,17 @@ async function settle(page: Page): Promise<void> {
   await expect(page.getByRole('status').filter({ hasText: /^Loading$/ })).toHaveCount(0);
 }
 
+/** To a place as its link would lead there: without loading the whole page again for every look. */
+async function go(page: Page, path: string): Promise<void> {
+  if (!page.url().startsWith(DEMO_URL)) return void (await page.goto(DEMO_URL + path));
+  await page.evaluate((to) => {
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  // The address is there at once, the place once its part of the program is loaded.
+  await expect(page.locator(`main[data-place="${path}"]`)).toBeVisible();
+}
+
 /** By night only the contrast is another than by day. */
 async function expectAccessible(page: Page, where: string, theme: Theme = 'light'): Promise<void> {
   await settle(page);
@@ -73,7 +84,7 @@ for (const [part, paths] of Object.entries(PLACES)) {
   test(`axe finds nothing, and a phone shows all of it: ${part}`, async ({ page }) => {
     await choose(page, 'light');
     for (const path of paths) {
-      await page.goto(DEMO_URL + path);
+      await go(page, path);
       await expectAccessible(page, path);
       await expectToFitAPhone(page, path);
     }
@@ -83,7 +94,7 @@ for (const [part, paths] of Object.entries(PLACES)) {
 test('axe finds nothing by night', async ({ page }) => {
   await choose(page, 'night');
   for (const path of BY_NIGHT) {
-    await page.goto(DEMO_URL + path);
+    await go(page, path);
     await expectAccessible(page, path, 'night');
   }
 });
@@ -91,18 +102,18 @@ test('axe finds nothing by night', async ({ page }) => {
 for (const theme of ['light', 'night'] as const) {
   test(`axe finds nothing in a dial-in, on a coffee or a card, ${theme}`, async ({ page, request }) => {
     await choose(page, theme);
-    await page.goto(`${DEMO_URL}/shelf`);
+    await go(page, '/shelf');
     await page.getByRole('link', { name: 'Saltmarsh' }).click();
     await expect(page.getByRole('heading', { name: 'Where to start' })).toBeVisible();
     await expectAccessible(page, 'coffee', theme);
-    await page.goto(`${DEMO_URL}/cards`);
+    await go(page, '/cards');
     await page
       .getByRole('link', { name: /version/ })
       .first()
       .click();
     await expect(page.getByRole('heading', { name: 'Versions' })).toBeVisible();
     await expectAccessible(page, 'card', theme);
-    await page.goto(`${DEMO_URL}/dial-in/${await openRunId(request)}`);
+    await go(page, `/dial-in/${await openRunId(request)}`);
     await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
     await expectAccessible(page, 'run sheet', theme);
     await page.getByRole('button', { name: 'Why, in numbers' }).click();

@@ -98,7 +98,7 @@ async function browser(address: string): Promise<Tally> {
   const empty = await start('e2e_empty', false);
   const report = resolve(RESULTS, 'playwright.json');
   try {
-    const code = await runShown('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json'], {
+    const code = await runShown('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json', ...(process.env.PWX ?? '').split(' ').filter(Boolean)], {
       env: { ...process.env, DEMO_URL: demo.url, EMPTY_URL: empty.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
     });
     const { stats } = read<{ stats: { expected: number; unexpected: number; flaky: number } }>(report);

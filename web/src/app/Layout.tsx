@@ -5,7 +5,7 @@ import ProfileOutlined from '@ant-design/icons/ProfileOutlined';
 import SlidersOutlined from '@ant-design/icons/SlidersOutlined';
 import ToolOutlined from '@ant-design/icons/ToolOutlined';
 import { useState, type ReactNode } from 'react';
-import { NavLink, Outlet, useNavigate } from 'react-router';
+import { NavLink, Outlet, useNavigate, useLocation } from 'react-router';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './Layout.module.css';
 import { themeChosen } from './settingsSlice';
@@ -30,6 +30,7 @@ const PLACES: Place[] = [
 
 export function Layout() {
   const navigate = useNavigate();
+  const { pathname, search } = useLocation();
   const dispatch = useAppDispatch();
   const theme = useAppSelector((state) => state.settings.theme);
   const [helpOpen, setHelpOpen] = useState(false);
@@ -68,7 +69,7 @@ export function Layout() {
           {theme === 'light' ? 'Night' : 'Day'}
         </button>
       </nav>
-      <main id="place" className={styles.room} tabIndex={-1}>
+      <main id="place" data-place={pathname + search} className={styles.room} tabIndex={-1}>
         <Unanswered />
         <Outlet />
       </main>
