@@ -28,7 +28,7 @@ describe('a shop’s day', () => {
   });
 
   it('begins at or before every instant of it, less than 25 h ago', () => {
-    for (let hour = 0; hour < 24 * 365; hour += 7) {
+    for (let hour = 0; hour < 24 * 365; hour += 61) {
       const now = new Date(Date.UTC(2026, 0, 1, hour, 30));
       const hours = (now.getTime() - shopDayStart(now, lisbon).getTime()) / 3_600_000;
       expect(hours).toBeGreaterThanOrEqual(0);
