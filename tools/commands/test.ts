@@ -1,3 +1,4 @@
+import type { ChildProcess } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { buildStale } from '../lib/build';
@@ -91,14 +92,16 @@ async function browser(address: string): Promise<Tally> {
     const port = await freePort();
     const networkNames = demo ? [] : [NETWORK_NAME];
     const options = { databaseUrl: withDatabase(address, name), port, demo, networkNames, logLevel: 'error' };
-    const server = await startServer({ ...options, host: '127.0.0.1' });
+    // Ended by surprise, too: a server has a process group of its own, which no signal to this one reaches.
+    const onSpawn = (child: ChildProcess): void => void process.once('exit', () => child.kill());
+    const server = await startServer({ ...options, host: '127.0.0.1', onSpawn });
     return { server, url: `http://127.0.0.1:${port}` };
   };
   const demo = await start('e2e_demo', true);
   const empty = await start('e2e_empty', false);
   const report = resolve(RESULTS, 'playwright.json');
   try {
-    const code = await runShown('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json', ...(process.env.PWX ?? '').split(' ').filter(Boolean)], {
+    const code = await runShown('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json'], {
       env: { ...process.env, DEMO_URL: demo.url, EMPTY_URL: empty.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
     });
     const { stats } = read<{ stats: { expected: number; unexpected: number; flaky: number } }>(report);
