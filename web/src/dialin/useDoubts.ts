@@ -27,6 +27,9 @@ export function useDoubts({
       okText: 'It was so',
       cancelText: 'Correct it',
       autoFocusButton: 'cancel',
+      // A slip of the finger is likelier than such a shot.
+      okButtonProps: { type: 'default' },
+      cancelButtonProps: { type: 'primary' },
     });
   };
 }
