@@ -71,6 +71,25 @@ test('the shorthand line points at what it does not understand and saves nothing
   expect(await shotCount(page)).toBe(0);
 });
 
+test('Enter held for three seconds stores nothing, wherever it is held', async ({ page, request }) => {
+  const runId = await openRun(page, request);
+  const hold = async (seconds: number): Promise<void> => {
+    for (let i = 0; i < 20 * seconds; i += 1) {
+      await page.keyboard.down('Enter');
+      await page.waitForTimeout(50);
+    }
+    await page.keyboard.up('Enter');
+  };
+  await hold(3);
+  await expect(page.getByRole('button', { name: /Save shot/ })).toBeDisabled();
+  await page.getByRole('button', { name: 'Back' }).focus();
+  await hold(1);
+  await page.getByRole('button', { name: /Pull it/ }).focus();
+  await hold(1);
+  const shots = await request.get(`${DEMO_URL}/api/shots`, { params: { runId } });
+  expect(await shots.json()).toMatchObject({ total: 0 });
+});
+
 test('a dial-in by keyboard only: timer, steppers, taste pad, next move', async ({ page, request }) => {
   await openRun(page, request);
   const { keyboard } = page;

@@ -8,6 +8,7 @@ import { useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate, useLocation } from 'react-router';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './Layout.module.css';
+import { useNoHeldEnter } from './useNoHeldEnter';
 import { themeChosen } from './settingsSlice';
 import { ShortcutsHelp } from './ShortcutsHelp';
 import { useAppDispatch, useAppSelector } from './store';
@@ -34,6 +35,7 @@ export function Layout() {
   const dispatch = useAppDispatch();
   const theme = useAppSelector((state) => state.settings.theme);
   const [helpOpen, setHelpOpen] = useState(false);
+  useNoHeldEnter();
   useShortcuts({
     ...Object.fromEntries(PLACES.map(({ to }, i) => [String(i + 1), () => void navigate(to)])),
     '?': () => setHelpOpen(true),

@@ -51,8 +51,18 @@ describe('pulling a shot', () => {
   it('does not ask for a purge that nobody needs', () => {
     const { onShot } = open();
     expect(screen.queryByRole('checkbox')).not.toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText(/^time/, { selector: 'input' }), { target: { value: '29' } });
     fireEvent.click(save());
-    expect(onShot).toHaveBeenCalledWith({ doseGrams: 18, yieldGrams: 36, seen: [], purged: true });
+    expect(onShot).toHaveBeenCalledWith({ doseGrams: 18, yieldGrams: 36, timeSeconds: 29, seen: [], purged: true });
+  });
+
+  it('has nothing to save until something was said of this shot', () => {
+    const { onShot } = open();
+    expect(save()).toBeDisabled();
+    press('Enter');
+    expect(onShot).not.toHaveBeenCalled();
+    fireEvent.click(screen.getByRole('button', { name: 'gushed' }));
+    expect(save()).toBeEnabled();
   });
 
   it('takes what was seen, and takes it back', () => {

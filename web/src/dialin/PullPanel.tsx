@@ -37,7 +37,9 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const [seen, setSeen] = useState<Sign[]>([]);
   const [purged, setPurged] = useState(true);
   const timer = useTimer(setTime);
-  const ready = !timer.running && (timeSeconds !== null || yieldGrams !== null);
+  /** The aim alone is no shot: something must have been said of this one. */
+  const isTold = weighed || timeSeconds !== null || yieldGrams !== aim.yieldGrams || seen.length > 0 || !purged;
+  const ready = !timer.running && isTold && (timeSeconds !== null || yieldGrams !== null);
   const save = (): void => {
     if (!ready) return;
     const line: ShotLine = {

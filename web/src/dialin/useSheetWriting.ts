@@ -15,17 +15,25 @@ export function useSheetWriting(sheet: SheetView) {
   const isMeant = useDoubts(sheet);
   /** Kept until the shot is saved, so that a second try after a broken line is the same shot. */
   const pendingId = useRef(v7());
+  /** One shot at a time: what is pressed twice is meant once. */
+  const isBusy = useRef(false);
   return {
     error: shotState.error ?? runState.error,
     isSaving: shotState.isLoading,
     /** false where it was not saved: doubted and to be corrected, or refused. */
     saveShot: async (aim: Settings, line: ShotLine): Promise<boolean> => {
-      if (!(await isMeant(line, aim))) return false;
-      const shotDto = newShotDto(sheet, aim, line, new Date());
-      const done = await putShot({ id: pendingId.current, shotDto });
-      if ('error' in done) return false;
-      pendingId.current = v7();
-      return true;
+      if (isBusy.current) return false;
+      isBusy.current = true;
+      try {
+        if (!(await isMeant(line, aim))) return false;
+        const shotDto = newShotDto(sheet, aim, line, new Date());
+        const done = await putShot({ id: pendingId.current, shotDto });
+        if ('error' in done) return false;
+        pendingId.current = v7();
+        return true;
+      } finally {
+        isBusy.current = false;
+      }
     },
     sayCause: (shot: SheetShotView, cause: Cause | null): void => {
       void putShot({ id: shot.id, shotDto: storedShotDto(shot, { cause }) });

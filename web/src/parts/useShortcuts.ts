@@ -27,7 +27,8 @@ export function useShortcuts(shortcuts: Shortcuts): void {
       const shortcut = latest.current[event.key];
       if (!shortcut) return;
       event.preventDefault();
-      shortcut(event);
+      // Held down, a key is pressed once.
+      if (!event.repeat) shortcut(event);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
