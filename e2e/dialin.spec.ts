@@ -146,7 +146,7 @@ test('a mistyped shot is corrected in plain sight, and the advice follows', asyn
   await expect(page.getByText('Start at 15.')).toBeVisible();
 });
 
-test('an earlier cup is tasted anew, with a mark and a decimal comma', async ({ page, request }) => {
+test('an earlier cup is tasted again, with a mark and a decimal comma', async ({ page, request }) => {
   await openRun(page, request);
   await writeShot(page, '18 > 36 in 29 very sour thin');
   await writeShot(page, '18 > 36 in 30 even full mark 8');
@@ -215,7 +215,7 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
     await writeShot(page, `${line} grind 15`);
   }
   await page.getByRole('button', { name: /^unforeseen\? .*shot 4$/ }).click();
-  await expect(page.getByText(/was foretold from the shots before it/)).toBeVisible();
+  await expect(page.getByText(/was predicted from the shots before it/)).toBeVisible();
   // While the bubble grows its buttons are not yet where a finger would find them.
   await expect(page.locator('.ant-popover')).not.toHaveClass(/ant-zoom/);
   await page.getByRole('button', { name: 'cold group: that was it' }).click();
@@ -227,7 +227,7 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
   await expect(page.getByRole('cell', { name: 'cold group' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
-  await expect(page.getByRole('heading', { name: 'What was foretold, what came' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What was predicted, what came' })).toBeVisible();
   await expect(page.getByRole('dialog').getByRole('row')).toHaveCount(5);
   await page.keyboard.press('Escape');
 

@@ -40,7 +40,7 @@ test('every main view', async ({ page, request }) => {
   }
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
-  await page.getByRole('heading', { name: 'What was foretold, what came' }).waitFor();
+  await page.getByRole('heading', { name: 'What was predicted, what came' }).waitFor();
   await picture(page, 'why');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /Pull again/ }).click();

@@ -123,7 +123,7 @@ export {
   doseCreep,
   findDose,
   fitTimedDose,
-  foretellDose,
+  predictDose,
   type Print,
   PUCK_CHECKS,
   type PuckCheck,

@@ -189,8 +189,8 @@ describe('the score of a game', () => {
   });
 
   it('judges an interval by the time that came', () => {
-    const foretelling = (p10: number, p90: number): Policy => ({
-      name: 'foretelling',
+    const predicting = (p10: number, p90: number): Policy => ({
+      name: 'predicting',
       start: () => (_shots, at) => ({
         claim: false,
         next: at,
@@ -203,8 +203,8 @@ describe('the score of a game', () => {
         },
       }),
     });
-    expect(play(game, foretelling(1, 300), hand())).toMatchObject({ foretold: MAX_SHOTS - 1, covered: MAX_SHOTS - 1 });
-    expect(play(game, foretelling(1, 2), hand())).toMatchObject({ foretold: MAX_SHOTS - 1, covered: 0 });
+    expect(play(game, predicting(1, 300), hand())).toMatchObject({ predicted: MAX_SHOTS - 1, covered: MAX_SHOTS - 1 });
+    expect(play(game, predicting(1, 2), hand())).toMatchObject({ predicted: MAX_SHOTS - 1, covered: 0 });
   });
 
   it('is the same every time', () => {

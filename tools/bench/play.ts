@@ -33,7 +33,7 @@ export interface Played {
   /** Changes made although the settings were right. */
   needlessMoves: number;
   covered: number;
-  foretold: number;
+  predicted: number;
   answerMs: number[];
 }
 
@@ -64,7 +64,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     grams: 0,
     needlessMoves: 0,
     covered: 0,
-    foretold: 0,
+    predicted: 0,
     answerMs: [],
   };
   let settings = firstSettings(game);
@@ -87,7 +87,7 @@ export function play(game: Game, policy: Policy, random: Random): Played {
     const changed = before !== undefined && before.grind !== settings.grind;
     result.grams += pulled.doseGrams + (changed && pulled.purged ? PURGE_GRAMS : 0);
     if (expect) {
-      result.foretold += 1;
+      result.predicted += 1;
       if (timeSeconds >= expect.timeSeconds.p10 && timeSeconds <= expect.timeSeconds.p90) result.covered += 1;
     }
     shots.push({

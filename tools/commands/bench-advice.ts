@@ -99,7 +99,7 @@ function rowOf(name: string, played: Played[]): string[] {
   const mean = (values: number[]): number => values.reduce((a, b) => a + b, 0) / Math.max(1, values.length);
   const percent = (is: (one: Played) => boolean): string => ((100 * played.filter(is).length) / n).toFixed(1);
   const scores = played.map(({ score }) => score);
-  const foretold = played.reduce((sum, { foretold: f }) => sum + f, 0);
+  const predicted = played.reduce((sum, { predicted: f }) => sum + f, 0);
   const covered = played.reduce((sum, { covered: c }) => sum + c, 0);
   return [
     name,
@@ -112,7 +112,7 @@ function rowOf(name: string, played: Played[]): string[] {
     percent(({ claimed }) => !claimed),
     mean(played.map(({ grams }) => grams)).toFixed(0),
     mean(played.map(({ needlessMoves }) => needlessMoves)).toFixed(2),
-    foretold === 0 ? '' : ((100 * covered) / foretold).toFixed(0),
+    predicted === 0 ? '' : ((100 * covered) / predicted).toFixed(0),
     at(
       played.flatMap(({ answerMs }) => answerMs),
       0.95,

@@ -10,7 +10,7 @@ const CLIENT = resolve('web/src/app/api.generated.ts');
 /** DTO classes → docs/openapi.json → web/src/app/api.generated.ts. */
 export function run(): Promise<void> {
   return orStop(async () => {
-    // The page may not build before its client is made anew; the server is what is needed here.
+    // The page may not build before its client is made again; the server is what is needed here.
     await buildStale(resolve('.olvet'), 'core and server');
     const described = runQuietly(process.execPath, ['server/dist/src/describe.js']);
     if (!described.ok) throw new Stop(described.output);

@@ -49,7 +49,7 @@ export class Cluster {
 
   /**
    * @param home git-ignored folder of this checkout
-   * @param options.safe fsync on; off only where the data is made anew anyway
+   * @param options.safe fsync on; off only where the data is made again anyway
    */
   constructor(
     home: string,

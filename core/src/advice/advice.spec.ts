@@ -184,13 +184,13 @@ describe('bad requests', () => {
 describe('any valid request', () => {
   it('is answered where a grinder is said to leave nothing of the puck a unit further', () => {
     const { grinder, target } = everydayRequest();
-    const { settings, expect: foretold } = ask({
+    const { settings, expect: predicted } = ask({
       grinder: { ...grinder, logTimePerUnit: { mean: 100, sd: 0.02, shots: 30 } },
       target: { ...target, timer: 'first-drip' },
       shots: [everydayShot({ grind: 60, timer: 'first-drip', timeSeconds: 15 })],
     });
     expect(settings.grind).toBeLessThanOrEqual(40);
-    expect(Object.values(foretold.timeSeconds).every(Number.isFinite)).toBe(true);
+    expect(Object.values(predicted.timeSeconds).every(Number.isFinite)).toBe(true);
   });
 
   const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null });

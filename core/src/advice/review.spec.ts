@@ -11,9 +11,9 @@ const valid = (change: Partial<AdviceRequest>) => adviceRequestSchema.parse(ever
 const steady = Array.from({ length: 4 }, () => everydayShot({ timeSeconds: 28 }));
 
 describe('the review of a run', () => {
-  it('foretells each shot from those before it: narrower as the run goes on', () => {
+  it('predicts each shot from those before it: narrower as the run goes on', () => {
     const { shots } = reviewRun(valid({ shots: steady }));
-    const widths = shots.map(({ foretold }) => foretold.timeSeconds.p90 - foretold.timeSeconds.p10);
+    const widths = shots.map(({ predicted }) => predicted.timeSeconds.p90 - predicted.timeSeconds.p10);
     expect(shots).toHaveLength(4);
     expect(widths[3]!).toBeLessThan(widths[0]! / 2);
   });
@@ -48,7 +48,7 @@ describe('the review of a run', () => {
     };
     const [good, fast] = [everydayShot({ timeSeconds: 29 }), everydayShot({ timeSeconds: 24 })];
     expect(marks([good, good, fast])).toEqual([false, false, true]);
-    // Beside the window, but as foretold of a series at its edge.
+    // Beside the window, but as predicted of a series at its edge.
     const edge = everydayShot({ timeSeconds: 25.2 });
     expect(marks([edge, edge, everydayShot({ timeSeconds: 24.3 })])).toEqual([false, false, false]);
     const finer = everydayShot({ timeSeconds: 20.5, grind: 11 });

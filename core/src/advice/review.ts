@@ -8,10 +8,10 @@ import { drawParticles, expectationOf, lookAt } from './belief/particles';
 import { readProblem, type Problem } from './belief/problem';
 import type { ValidAdviceRequest } from './contract/request';
 
-/** One poured shot held against what was foretold of it. */
+/** One poured shot held against what was predicted of it. */
 export interface ShotReview {
   /** From the shots before it, at the settings it was planned at. */
-  foretold: Expectation;
+  predicted: Expectation;
   /** It fell outside its own prediction, or did not show what was changed, and nobody has said why. */
   surprising: boolean;
   /** How many of its own standard deviations it fell from what was foreseen; null when nothing could be. */
@@ -61,18 +61,18 @@ function reviewShot(before: Problem, then: Mixture, after: Problem, now: Mixture
   const particles = drawParticles(then, seed);
   const outlook = lookAt(before, then.main, particles, pour.planned);
   const evidence = readEvidence(after, now.main)!;
-  const foretold = expectationOf(before, particles, outlook, TASTE_SD);
+  const predicted = expectationOf(before, particles, outlook, TASTE_SD);
   return {
-    foretold,
-    surprising: isUnforeseen(evidence, foretold) && pour.sound && !evidence.unpurged,
+    predicted,
+    surprising: isUnforeseen(evidence, predicted) && pour.sound && !evidence.unpurged,
     sigmas: evidence.surprise?.sigmas ?? null,
     suspects: suspectsOf(pour),
   };
 }
 
 /**
- * Far from its own forecast; or outside the range foretold and out of a good series, or without the change of grind to be seen in
- * it. What came as foretold is never marked.
+ * Far from its own forecast; or outside the range predicted and out of a good series, or without the change of grind to be seen in
+ * it. What came as predicted is never marked.
  */
 function isUnforeseen(evidence: Evidence, { timeSeconds: { p10, p90 } }: Expectation): boolean {
   if (isSurprising(evidence)) return true;

@@ -15,7 +15,7 @@ export {
 export {
   doseCreep,
   fitTimedDose,
-  foretellDose,
+  predictDose,
   secondsForDose,
   weighOnceMore,
   type Creep,

@@ -1,5 +1,5 @@
 import { createRandom, drawNormal } from '../puck/random';
-import { doseCreep, fitTimedDose, foretellDose, secondsForDose, weighOnceMore, type TimedWeighing } from './timedDose';
+import { doseCreep, fitTimedDose, predictDose, secondsForDose, weighOnceMore, type TimedWeighing } from './timedDose';
 import { adviseValve, VALVE_TARGET_GRAMS, type ValveReading } from './valve';
 
 const grinder = { finer: 'lower' as const, logTimePerUnit: 0.1 };
@@ -8,7 +8,7 @@ describe('the timed dose', () => {
   it('says nothing before a weighing, and something after one', () => {
     expect(fitTimedDose(grinder, [])).toBeNull();
     const model = fitTimedDose(grinder, [{ seconds: 4, grams: 16, grind: 12 }])!;
-    expect(foretellDose(model, { seconds: 4, grind: 12 }).grams).toBeCloseTo(16, 1);
+    expect(predictDose(model, { seconds: 4, grind: 12 }).grams).toBeCloseTo(16, 1);
     const longer = secondsForDose(model, { doseGrams: 18, grind: 12 });
     // Between pure proportion (4.5 s) and all of the lag the prior allows.
     expect(longer).toBeGreaterThan(4.35);
@@ -24,10 +24,10 @@ describe('the timed dose', () => {
 
   it('expects less when finer, and a longer grind for the same dose', () => {
     const model = fitTimedDose(grinder, [{ seconds: 4.5, grams: 18, grind: 12 }])!;
-    expect(foretellDose(model, { seconds: 4.5, grind: 11 }).grams).toBeLessThan(17.6);
+    expect(predictDose(model, { seconds: 4.5, grind: 11 }).grams).toBeLessThan(17.6);
     expect(secondsForDose(model, { doseGrams: 18, grind: 11 })).toBeGreaterThan(4.5);
     const upwards = fitTimedDose({ ...grinder, finer: 'higher' }, [{ seconds: 4.5, grams: 18, grind: 12 }])!;
-    expect(foretellDose(upwards, { seconds: 4.5, grind: 13 }).grams).toBeLessThan(17.6);
+    expect(predictDose(upwards, { seconds: 4.5, grind: 13 }).grams).toBeLessThan(17.6);
   });
 
   it('lies within ±0.3 g in 90 % of simulated grinders after 3 weighings', () => {
@@ -70,7 +70,7 @@ describe('the timed dose', () => {
     const old = { seconds: 4.5, grams: 17, grind: 12, ageDays: 90 };
     const fresh = { seconds: 4.5, grams: 18.5, grind: 12, ageDays: 0 };
     const model = fitTimedDose(grinder, [old, fresh])!;
-    expect(foretellDose(model, { seconds: 4.5, grind: 12 }).grams).toBeGreaterThan(18.2);
+    expect(predictDose(model, { seconds: 4.5, grind: 12 }).grams).toBeGreaterThan(18.2);
   });
 
   it('calls a creeping dose, not one heavy dose', () => {

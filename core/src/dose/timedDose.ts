@@ -52,7 +52,7 @@ const LOG_RATE = { mean: Math.log(4), sd: 0.8 };
 const LAG = { mean: 0.35, sd: 0.15 };
 const RATE_PER_SLOPE = { mean: 0.45, share: 0.55 };
 const ITERATIONS = 12;
-/** Below this the next dose is foretold well enough, g. */
+/** Below this the next dose is predicted well enough, g. */
 const SURE_GRAMS = 0.2;
 
 /**
@@ -103,7 +103,7 @@ export function fitTimedDose(grinder: TimedGrinder, weighings: readonly TimedWei
 }
 
 /** What the grinder will give in these seconds at this setting; without a covariance the doubt is unknown and 0. */
-export function foretellDose(
+export function predictDose(
   model: DoseLaw & { covariance?: number[] },
   at: { seconds: number; grind: number },
 ): DoseForecast {
@@ -132,7 +132,7 @@ export interface WeighOnceMore {
 /** Is another weighing worth its coffee? Yes while the law itself is vaguer than the dose from shot to shot. */
 export function weighOnceMore(model: TimedDoseModel, wanted: { doseGrams: number; grind: number }): WeighOnceMore {
   const seconds = secondsForDose(model, wanted);
-  const { sdGrams } = foretellDose(model, { seconds, grind: wanted.grind });
+  const { sdGrams } = predictDose(model, { seconds, grind: wanted.grind });
   const scatter = Math.hypot(DOSE_SD_GRAMS, DOSE_SD_SHARE * wanted.doseGrams);
   return { worthIt: sdGrams > SURE_GRAMS, withinGrams: 1.96 * Math.hypot(sdGrams, scatter) };
 }

@@ -11,7 +11,7 @@ const NEWEST_RUNS = 40;
 const NEWEST_TASTINGS = 300;
 
 /**
- * Keeps what a dial-in taught, and puts it together anew with the other lessons of its grinder and its coffee: a lesson
+ * Keeps what a dial-in taught, and puts it together again with the other lessons of its grinder and its coffee: a lesson
  * that changes later, because a shot was corrected, changes both.
  */
 export async function keepLesson(run: Run, lesson: Lesson, transaction: Transaction): Promise<void> {
@@ -44,7 +44,7 @@ async function lessonsOf(
   return runs.map(({ lesson }) => lesson!);
 }
 
-/** Learns anew where these people like a cup best, from their marks since they last asked to begin anew. */
+/** Learns again where these people like a cup best, from their marks since they last asked to start over. */
 export async function learnPalates(shopId: string, people: readonly string[], transaction: Transaction): Promise<void> {
   for (const person of new Set(people)) {
     if (person === '') continue;

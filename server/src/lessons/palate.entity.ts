@@ -16,7 +16,7 @@ export class PersonPalate extends Model {
   @Column(DataType.JSONB)
   declare palate: Palate | null;
 
-  /** Tastings before this no longer count: the person asked to begin anew. */
+  /** Tastings before this no longer count: the person asked to start over. */
   @Column(DataType.DATE)
   declare forgetBefore: Date | null;
 }

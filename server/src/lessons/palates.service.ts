@@ -22,7 +22,7 @@ export class PalatesService {
     return rows.flatMap(({ person, palate }) => (palate ? [viewOf(person, palate)] : []));
   }
 
-  /** Begins anew with this person: what they tasted before counts no more. */
+  /** Begins again with this person: what they tasted before counts no more. */
   async forget(shopId: string, person: string, { forgetBefore }: PalateDto): Promise<void> {
     // No name holds a control character, and PostgreSQL would refuse a zero byte.
     // eslint-disable-next-line no-control-regex

@@ -86,23 +86,23 @@ describe('a taster', () => {
     expect(late.balanceSd).toBeLessThan(0.8 * early.balanceSd);
   });
 
-  it('who begins anew is judged by what comes after', async () => {
-    const ids = await furnish(house, ' anew');
-    await taste(ids, 'Anew', 1, CUPS);
+  it('who starts over is judged by what comes after', async () => {
+    const ids = await furnish(house, ' again');
+    await taste(ids, 'Again', 1, CUPS);
     await giveUp(ids);
-    expect((await palateOf('Anew'))!.balance).toBeGreaterThan(0.3);
-    await house.put('palates/Anew', { forgetBefore: new Date().toISOString() }).expect(204);
-    expect(await palateOf('Anew')).toBeUndefined();
-    const later = await furnish(house, ' anew again');
+    expect((await palateOf('Again'))!.balance).toBeGreaterThan(0.3);
+    await house.put('palates/Again', { forgetBefore: new Date().toISOString() }).expect(204);
+    expect(await palateOf('Again')).toBeUndefined();
+    const later = await furnish(house, ' again again');
     await taste(
       later,
-      'Anew',
+      'Again',
       -0.5,
       CUPS.map((cup) => -cup),
     );
     await giveUp(later);
-    expect(await palateOf('Anew')).toMatchObject({ tastings: 6 });
-    expect((await palateOf('Anew'))!.balance).toBeLessThan(-0.15);
+    expect(await palateOf('Again')).toMatchObject({ tastings: 6 });
+    expect((await palateOf('Again'))!.balance).toBeLessThan(-0.15);
   });
 });
 

@@ -124,7 +124,7 @@ describe('what a dial-in taught', () => {
     expect((await slopeOfGrinder(ids.runId)).mean).toBeCloseTo(before.mean, 6);
   });
 
-  it('is kept with the coffee and with those who tasted, who may begin anew', async () => {
+  it('is kept with the coffee and with those who tasted, who may start over', async () => {
     const ids = await furnish(house, ' taught');
     const person = 'Ines of the taught';
     for (let i = 0; i < 8; i += 1) {

@@ -6,7 +6,7 @@ import {
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
 
-/** Far longer than any answer takes. A request that hangs would hold up everything that waits to be read anew. */
+/** Far longer than any answer takes. A request that hangs would hold up everything that waits to be read again. */
 const TIMEOUT_MS = 10_000;
 
 /** A bar's Wi-Fi drops a request now and then. Sending again is safe: a put is written once however often it is sent. */

@@ -135,7 +135,7 @@ describe('the run page', () => {
     const shots = [...steady(4), shotView('odd', { timeSeconds: 19 })];
     const written = open(sheetView(shots));
     fireEvent.click(await screen.findByRole('button', { name: /unforeseen\? What went wrong with shot 5/ }));
-    expect(screen.getByText(/was foretold from the shots before it/)).toBeInTheDocument();
+    expect(screen.getByText(/was predicted from the shots before it/)).toBeInTheDocument();
     // Nothing was changed, so nobody can have forgotten to purge.
     expect(screen.queryByRole('button', { name: /not purged/ })).not.toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'cold group: that was it' }));
@@ -228,7 +228,7 @@ describe('the run page', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
-    // Another tablet has put the time right; the tap below fetches the sheet anew.
+    // Another tablet has put the time right; the tap below fetches the sheet again.
     const now = shotView('s1', { timeSeconds: 27, note: 'cold cup', versusLast: 'better', revision: 3 });
     sheet = { ...sheet, shots: [sheet.shots[0]!, now] };
     fireEvent.click(within(drawer).getByRole('button', { name: 'better' }));

@@ -18,7 +18,7 @@ export function SurpriseMark({
 }) {
   const [open, setOpen] = useState(false);
   if (!cause && !review.surprising) return null;
-  const { p10, p90 } = review.foretold.timeSeconds;
+  const { p10, p90 } = review.predicted.timeSeconds;
   const say = (what: Cause | null): void => {
     setOpen(false);
     onCause(what);
@@ -26,7 +26,7 @@ export function SurpriseMark({
   const suspects = (
     <div className={styles.suspects}>
       <p>
-        {plainNumber(p10, 0)}–{plainNumber(p90, 0)} s was foretold from the shots before it.{' '}
+        {plainNumber(p10, 0)}–{plainNumber(p90, 0)} s was predicted from the shots before it.{' '}
         {cause ? 'You said what it was:' : 'Was it one of these?'}
       </p>
       {cause ? (

@@ -151,8 +151,8 @@ describe('cells of the run sheet', () => {
     [21, 'above'],
     [40, 'below'],
   ])('keep the odds out of the way of a figure at %d s: %s', (mean, place) => {
-    const foretold = { ...expectation, timeSeconds: { mean, p10: mean - 3, p90: mean + 3 } };
-    inRow(<GhostTime expect={foretold} scale={{ low: 16, high: 38, min: 25, max: 32 }} />);
+    const predicted = { ...expectation, timeSeconds: { mean, p10: mean - 3, p90: mean + 3 } };
+    inRow(<GhostTime expect={predicted} scale={{ low: 16, high: 38, min: 25, max: 32 }} />);
     expect(screen.getByText('in window 4 in 5')).toHaveClass(place);
   });
 

@@ -47,12 +47,12 @@ describe('the ticks of their axis', () => {
 });
 
 describe('forecasts', () => {
-  it('set what was foretold of each shot beside what came, also where nobody timed it', () => {
-    const foretold = { timeSeconds: { mean: 28, p10: 25, p90: 31 } };
+  it('set what was predicted of each shot beside what came, also where nobody timed it', () => {
+    const predicted = { timeSeconds: { mean: 28, p10: 25, p90: 31 } };
     const review = {
       shots: [
-        { foretold, sigmas: -2.6, surprising: true },
-        { foretold, sigmas: null, surprising: false },
+        { predicted, sigmas: -2.6, surprising: true },
+        { predicted, sigmas: null, surprising: false },
       ],
     } as unknown as Review;
     const shots = [shotView('a', { timeSeconds: 21 }), shotView('b', { timeSeconds: null })];

@@ -39,11 +39,11 @@ export interface Forecast {
   surprising: boolean;
 }
 
-/** Foretold and measured time of each shot, as a chart wants them. */
+/** Predicted and measured time of each shot, as a chart wants them. */
 export function forecasts(review: Review, shots: readonly SheetShotView[]): Forecast[] {
-  return review.shots.map(({ foretold, sigmas, surprising }, i) => ({
+  return review.shots.map(({ predicted, sigmas, surprising }, i) => ({
     number: i + 1,
-    range: [foretold.timeSeconds.p10, foretold.timeSeconds.p90],
+    range: [predicted.timeSeconds.p10, predicted.timeSeconds.p90],
     seconds: shots[i]?.timeSeconds ?? null,
     sigmas,
     surprising,

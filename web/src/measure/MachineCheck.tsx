@@ -103,7 +103,7 @@ function Figures({ machine }: { machine: MachineView }) {
             </Button>
             {temperatures.length > 0 && (
               <Button size="large" onClick={() => void write({ temperatureReadings: [] })}>
-                Begin anew
+                Start over
               </Button>
             )}
           </div>
@@ -142,7 +142,7 @@ function Figures({ machine }: { machine: MachineView }) {
             </Button>
             {drips.length > 0 && (
               <Button size="large" onClick={() => void write({ firstDripReadings: [] })}>
-                Begin anew
+                Start over
               </Button>
             )}
           </div>

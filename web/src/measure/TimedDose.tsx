@@ -1,4 +1,4 @@
-import { foretellDose, plainNumber, secondsForDose, weighOnceMore, type TimedDoseModel } from '@olvet/core';
+import { predictDose, plainNumber, secondsForDose, weighOnceMore, type TimedDoseModel } from '@olvet/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -198,7 +198,7 @@ function AfterChange({
   const lines = ([1, -1] as const).map((direction) => {
     const by = Math.max(step, 1) * direction;
     const next = grind + (finer === 'higher' ? by : -by);
-    const change = foretellDose(model, { seconds: now, grind: next }).grams - doseGrams;
+    const change = predictDose(model, { seconds: now, grind: next }).grams - doseGrams;
     const set = secondsForDose(model, { doseGrams, grind: next });
     return `${direction > 0 ? 'Finer' : 'Coarser'} by ${plainNumber(Math.abs(by))}: about ${plainNumber(Math.abs(change), 1)} g ${change < 0 ? 'less' : 'more'}, set ${plainNumber(set, 1)} s.`;
   });

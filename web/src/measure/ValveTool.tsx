@@ -104,7 +104,7 @@ function Valve({ machine }: { machine: MachineView }) {
         </Button>
         {readings.length > 0 && (
           <Button size="large" onClick={() => void write([])}>
-            Begin anew
+            Start over
           </Button>
         )}
       </div>

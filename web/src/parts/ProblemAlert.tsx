@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { fieldInWords, problemOf, type FieldProblem } from '../app/problem';
 import styles from './ProblemAlert.module.css';
 
-/** Revisions are the house's own affair: people read what to do. A refused write loads what it was about anew. */
+/** Revisions are the house's own affair: people read what to do. A refused write loads what it was about again. */
 const LOADED_AGAIN = 'What stands now has been loaded: have a look, then repeat your change.';
 
 export interface ProblemAlertProps {

@@ -12,11 +12,11 @@ export function TastersTab() {
   const [forget, { error: failed }] = useForgetPalateMutation();
   const { modal } = App.useApp();
   if (!palates) return <Loading error={error} />;
-  const beginAnew = (person: string): void => {
+  const startOver = (person: string): void => {
     modal.confirm({
-      title: `Begin anew with ${person}?`,
+      title: `Start over with ${person}?`,
       content: 'Their notes stay with the shots; only their own target is learned again from the next cups.',
-      okText: 'Begin anew',
+      okText: 'Start over',
       cancelText: 'Keep it',
       onOk: async () => {
         await forget({ person, palateDto: { forgetBefore: new Date().toISOString() } });
@@ -38,8 +38,8 @@ export function TastersTab() {
             <p>
               {palateInWords(palate)} {marksInWords(palate)}
             </p>
-            <Button onClick={() => beginAnew(palate.person)} aria-label={`Begin anew with ${palate.person}`}>
-              Begin anew
+            <Button onClick={() => startOver(palate.person)} aria-label={`Start over with ${palate.person}`}>
+              Start over
             </Button>
           </li>
         ))}

@@ -226,12 +226,12 @@ describe('the workshop', () => {
     expect(written[0]!.body).toMatchObject({ name: '14 g straight', nominalGrams: 14, minGrams: 13, maxGrams: 15.5 });
   });
 
-  it('lets a taster begin anew', async () => {
+  it('lets a taster start over', async () => {
     const written = open('tasters');
     const row = await screen.findByText(/Likes it clearly to the bitter side of even/);
     expect(row).toHaveTextContent('Marks such a cup about 8.4 of 10, and takes off 1.2 for a point away from it.');
-    fireEvent.click(screen.getByRole('button', { name: 'Begin anew with Ines' }));
-    fireEvent.click(await screen.findByRole('button', { name: 'Begin anew' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Start over with Ines' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Start over' }));
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.path).toBe('/api/palates/Ines');
     expect(written[0]!.body.forgetBefore).toMatch(/^20/);

@@ -65,7 +65,7 @@ describe('what the beans do to an answer', () => {
   const ask = (coffee: Partial<AdviceRequest['coffee']>, shots: AdviceRequest['shots'] = []) =>
     answer(everydayRequest({ coffee: { roast: 'medium', ...coffee }, shots })) as Advice;
 
-  it('foretells a high-grown coffee sourer and a natural heavier, and says so until the coffee is known', () => {
+  it('predicts a high-grown coffee sourer and a natural heavier, and says so until the coffee is known', () => {
     const plain = ask({});
     const high = ask({ altitudeM: 2100 });
     const natural = ask({ process: 'natural' });
@@ -79,7 +79,7 @@ describe('what the beans do to an answer', () => {
     expect(codes(ask({ altitudeM: 2100, learned }))).not.toContain('beans');
   });
 
-  it('foretells the time of a gassy coffee less surely', () => {
+  it('predicts the time of a gassy coffee less surely', () => {
     const width = ({ expect: { timeSeconds } }: Advice) => timeSeconds.p90 - timeSeconds.p10;
     const shots = [everydayShot({ timeSeconds: 28 }), everydayShot({ timeSeconds: 28.4 })];
     expect(width(ask({ ageDays: 2 }, shots))).toBeGreaterThan(1.05 * width(ask({ ageDays: 14 }, shots)));

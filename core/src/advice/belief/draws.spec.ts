@@ -50,7 +50,7 @@ describe('draws from a posterior', () => {
   });
 
   it('learn from a liked cup what its gradient hides: it cannot lie far from the wanted one', () => {
-    // Overall alone, as good as a cup gets: at its peak the gradient is nought, so the Gaussian keeps most of the prior's width.
+    // Overall alone, as good as a cup gets: at its peak the gradient is zero, so the Gaussian keeps most of the prior's width.
     const shots = [0, 1, 2].map(() => everydayShot({ timeSeconds: 28, taste: { overall: 8.5, sweetness: 7.5 } }));
     const problem = problemOf({ shots });
     const posterior = infer(problem);

@@ -51,20 +51,20 @@ describe('a shot that a channel spoilt', () => {
     expect(Math.abs(beside.balance - alone.balance)).toBeLessThan(0.15);
   });
 
-  it('is read with the derivatives of what is foretold of it', () => {
+  it('is read with the derivatives of what is predicted of it', () => {
     const shots = [poured({ seen: ['spurts', 'late-rush'] })];
     const problem = problemOf({ shots });
     const frame = frameOf(problem);
     const theta = priorFor(problem).mean;
     const [reading] = readingsOf(problem, frame, problem.pours);
     const { at, slopes } = reading!.linearise(beliefOf(theta, frame));
-    const foretold = Float64Array.from(at);
+    const predicted = Float64Array.from(at);
     const byHand = slopes.map((slope) => Float64Array.from(slope));
     theta.forEach((value, i) => {
       const nudged = Float64Array.from(theta);
       nudged[i] = value + 1e-5;
       const next = reading!.predict(beliefOf(nudged, frame));
-      byHand.forEach((slope, n) => expect((next[n]! - foretold[n]!) / 1e-5).toBeCloseTo(slope[i]!, 2));
+      byHand.forEach((slope, n) => expect((next[n]! - predicted[n]!) / 1e-5).toBeCloseTo(slope[i]!, 2));
     });
   });
 });

@@ -27,7 +27,7 @@ export interface PredictionSlopes {
   body: Float64Array;
 }
 
-/** Room for one reading's derivatives: filled anew at every step of a fit, because small typed arrays are dear to make. */
+/** Room for one reading's derivatives: filled again at every step of a fit, because small typed arrays are dear to make. */
 export function roomForSlopes(): PredictionSlopes {
   return {
     timeSeconds: new Float64Array(N),

@@ -81,7 +81,7 @@ describe('a mark read as most people would give it', () => {
       const own = ownMark('overall', learned(best), 8);
       expect(Math.abs(read(own, [], markingFor('overall', learned(best), 0)) - 8)).toBeLessThanOrEqual(0.5);
     }
-    // Whoever leaves no room above a five writes no eight for it, and nothing under nought.
+    // Whoever leaves no room above a five writes no eight for it, and nothing under zero.
     expect(ownMark('overall', learned(5), 0)).toBe(0);
   });
 

@@ -9,7 +9,7 @@ const KEPT_BEFOREHAND = { unknown: 0.25, known: 0.5 };
 /** Beyond this the loser has no say; guards the exponential. */
 const LOG_ODDS_REACH = 50;
 
-/** Two stories of the run, each with its own posterior, weighed by how well it foretold the shots. */
+/** Two stories of the run, each with its own posterior, weighed by how well it predicted the shots. */
 export interface Mixture {
   anywhere: Posterior;
   kept: Posterior;

@@ -16,7 +16,7 @@ export const LEAD_EXPONENT = 0.7;
  * gives to the cup for the same time: finer grounds act twice over, by surface and by contact time [half: assumed].
  */
 export const FLOW_SHARE = 0.5;
-/** Beyond these the soak and the puck answer no further: guards against overflow and nought, far outside any real shot. */
+/** Beyond these the soak and the puck answer no further: guards against overflow and zero, far outside any real shot. */
 export const X_REACH = 2;
 export const LOG_PUCK_CEILING = 6;
 export const LOG_PUCK_FLOOR = -12;

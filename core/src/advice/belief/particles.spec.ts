@@ -57,7 +57,7 @@ describe('the outlook of a setting', () => {
     expect(at(25).distance).toBeGreaterThan(at(13).distance);
   });
 
-  it('foretells the next shot with its own noise: wider than the setting itself is known', () => {
+  it('predicts the next shot with its own noise: wider than the setting itself is known', () => {
     const outlook = at(13);
     const { timeSeconds, inWindow, asWanted, balance } = expectationOf(problem, particles, outlook, TASTE_SD);
     const sorted = Float64Array.from(outlook.timeSeconds).sort();

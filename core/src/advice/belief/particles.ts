@@ -11,7 +11,7 @@ import { GRACE_SECONDS, type Problem } from './problem';
 /** Draws from the posterior; more would not change a choice, only its decimals. */
 export const PARTICLES = 144;
 
-/** About one shot in twelve finds a channel and runs this much faster: foretelling must allow for it. */
+/** About one shot in twelve finds a channel and runs this much faster: predicting must allow for it. */
 const CHANNEL_EVERY = 12;
 const CHANNEL_HASTE = 0.85;
 

@@ -1,7 +1,7 @@
 import { convertTime } from '../../brew/convertTime';
 import { clamp } from '../../brew/snap';
 import type { Cause, Sign, TimerStart, Verdict } from '../../brew/types';
-import { foretellDose } from '../../dose/timedDose';
+import { predictDose } from '../../dose/timedDose';
 import type { Method } from '../../method/Method';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
@@ -129,7 +129,7 @@ function isTooShort({ target }: ValidAdviceRequest, timeSeconds: number | null):
 /** What a timed grinder must have given in the time it ran. */
 function timedDoseOf({ grinder }: ValidAdviceRequest, { grind, grindSeconds }: AdviceShot): number | null {
   if (!grinder.timedDose || grindSeconds == null || grind == null) return null;
-  const { grams } = foretellDose({ ...grinder.timedDose, finer: grinder.finer }, { seconds: grindSeconds, grind });
+  const { grams } = predictDose({ ...grinder.timedDose, finer: grinder.finer }, { seconds: grindSeconds, grind });
   return grams >= 1 && grams <= 60 ? grams : null;
 }
 

@@ -10,16 +10,16 @@ const problem = problemOf();
 const frame = frameOf(problem);
 const theta = priorFor(problem).mean;
 const geometry = geometryOf(frame, problem.start);
-const foretold = (at: Float64Array = theta) => predict(beliefOf(at, frame), frame, geometry);
+const predicted = (at: Float64Array = theta) => predict(beliefOf(at, frame), frame, geometry);
 const strayed = (timeSeconds: number, at: Float64Array = theta) => {
-  const shot = foretold(at);
+  const shot = predicted(at);
   addStray(shot, beliefOf(at, frame), timeSeconds);
   return shot;
 };
 
 describe('a shot that strayed from its time', () => {
   it('gave more where it held the water back and less where it ran, and is untouched in between', () => {
-    const plain = foretold();
+    const plain = predicted();
     expect(strayed(plain.timeSeconds)).toEqual(plain);
     for (const scale of ['balance', 'body'] as const) {
       expect(strayed(plain.timeSeconds + 2)[scale]).toBeGreaterThan(plain[scale]);
@@ -28,7 +28,7 @@ describe('a shot that strayed from its time', () => {
   });
 
   it('moves the cup by half of what a finer grind would for the same time, less the clock’s tenth', () => {
-    const plain = foretold();
+    const plain = predicted();
     const seconds = 0.5;
     const byGrind = (beliefOf(theta, frame).balanceGrind * seconds) / plain.puckSeconds;
     const moved = strayed(plain.timeSeconds + seconds).balance - plain.balance;
@@ -36,16 +36,16 @@ describe('a shot that strayed from its time', () => {
   });
 
   it('saturates: a minute too long is some other fault', () => {
-    const plain = foretold();
+    const plain = predicted();
     const most = beliefOf(theta, frame).balanceGrind * FLOW_SHARE * 0.15;
     expect(strayed(plain.timeSeconds + 60).balance - plain.balance).toBeLessThanOrEqual(most + 1e-9);
   });
 
   it('has the derivatives of its own formula, but for the puck’s seconds', () => {
-    const timeSeconds = foretold().timeSeconds + 0.4;
+    const timeSeconds = predicted().timeSeconds + 0.4;
     const shot = strayed(timeSeconds);
     const belief = beliefOf(theta, frame);
-    const plain = foretold();
+    const plain = predicted();
     const slopes = slopesOf(belief, frame, geometry, frame.clock, plain);
     addStraySlopes(slopes, plain, belief, timeSeconds);
     for (const i of [P.balanceAtCentre, P.logBalanceGrind, P.bodyGrind, P.lead]) {

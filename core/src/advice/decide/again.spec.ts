@@ -1,5 +1,5 @@
 import { after, believed, everydayRequest, RIGHT_SHOT as right, SOUR_SHOT as sour } from '../advice.fixture';
-import { isToConfirm, isWorthMending } from './again';
+import { isToConfirm, isWorthFixing } from './again';
 import type { Choice } from '../lookahead/choice';
 import type { Lever } from '../../method/Method';
 import { isGoodEnough } from './claim';
@@ -34,7 +34,7 @@ describe('confirming', () => {
       overall: number | null,
       before: AdviceRequest['shots'] = [elsewhere],
     ) => confirms([...before, { ...right, taste: { balance, body, overall } }], 0.4);
-    // Called as wanted in both words: none says which way to turn. Half a point of body: passable is enough. Of balance: gladly
+    // Called as wanted in both words: none says which way to turn. Half a point of body: passable is enough. Of balance: happily
     // served, or a cup that nobody marked.
     expect([said(0, 0, 5), said(0, 0.5, 6.5), said(0, 0.5, 6)]).toEqual([true, true, false]);
     expect([said(-0.5, 0, 8), said(-0.5, 0.5, null)]).toEqual([true, true]);
@@ -43,7 +43,7 @@ describe('confirming', () => {
     // The first that tells anything: one to serve is enough.
     const spoilt: AdviceRequest['shots'] = [{ ...elsewhere, seen: ['spurts', 'puck-crater'] }];
     expect([said(-0.5, 0, 7, []), said(0.5, 0, 7, spoilt), said(0.5, 0, 6.5, [])]).toEqual([true, true, false]);
-    // Gladly served from a shot that strayed: noise explains both.
+    // Happily served from a shot that strayed: noise explains both.
     const strayed = { ...right, timeSeconds: 34, taste: { balance: 0.5, body: 0.5, overall: 8 } };
     expect(confirms([strayed], 0.4)).toBe(true);
   });
@@ -67,7 +67,7 @@ describe('confirming', () => {
     expect(confirms([sour, right], 0.3)).toBe(false);
   });
 
-  it('pulls a cup again that was gladly served each time and called off by a hint at most, whatever is believed, but not for ever', () => {
+  it('pulls a cup again that was happily served each time and called off by a hint at most, whatever is believed, but not for ever', () => {
     const hint = { ...right, taste: { balance: -0.5, body: 0, overall: 9 } };
     const sourish = { ...right, taste: { balance: -1, body: 0, overall: 8.5 } };
     expect([[hint], [sourish, hint], [hint, hint, hint]].map((shots) => confirms(shots, 0.1))).toEqual([
@@ -75,7 +75,7 @@ describe('confirming', () => {
       true,
       false,
     ]);
-    // The newest says more than a hint, or one was not gladly served, or ran beside the window.
+    // The newest says more than a hint, or one was not happily served, or ran beside the window.
     expect([[sourish], [even(7.5), hint], [{ ...hint, timeSeconds: 33 }]].map((shots) => confirms(shots, 0.1))).toEqual(
       [false, false, false],
     );
@@ -90,7 +90,7 @@ describe('confirming', () => {
     expect([said(1.5, 9), said(1.5, 8.5), said(2, 9.5)]).toEqual([true, false, false]);
   });
 
-  it('forgives a gladly served cup two seconds, and no more, and no lesser cup', () => {
+  it('forgives a happily served cup two seconds, and no more, and no lesser cup', () => {
     const late = (timeSeconds: number, overall: number) => [
       { ...right, timeSeconds, taste: { ...right.taste, overall } },
     ];
@@ -99,43 +99,43 @@ describe('confirming', () => {
   });
 });
 
-describe('mending a cup that leans, instead of confirming it', () => {
+describe('fixing a cup that leans, instead of confirming it', () => {
   const choice = (lever: Lever | null, balance: number, share: number) =>
     ({ move: { lever }, outlook: { ...believed(share), balance: [balance] } }) as unknown as Choice;
   const still = choice(null, -0.4, 0.4);
   const sourer = { ...sour, grind: 18, timeSeconds: 22 };
   const called = (balance: number, overall: number | null) => ({ ...right, taste: { balance, body: 0, overall } });
-  const mends = (shots: AdviceRequest['shots'], share: number, balance = -0.1, lever: Lever | null = 'grind') => {
+  const fixes = (shots: AdviceRequest['shots'], share: number, balance = -0.1, lever: Lever | null = 'grind') => {
     const { problem, evidence } = after(shots);
-    return isWorthMending(problem, evidence, still, choice(lever, balance, share));
+    return isWorthFixing(problem, evidence, still, choice(lever, balance, share));
   };
 
-  it('pays where that promises much more, and more still beside a cup gladly served', () => {
+  it('pays where that promises much more, and more still beside a cup happily served', () => {
     const shares = [0.45, 0.55, 0.75];
-    expect(shares.map((share) => mends([sourer, called(-0.5, 7.5)], share))).toEqual([false, true, true]);
-    expect(shares.map((share) => mends([sourer, called(-0.5, 8)], share))).toEqual([false, false, true]);
-    // The second time here a tenth is enough, unless both were gladly served.
-    expect(mends([sourer, called(-0.5, 7), called(-0.5, 8)], 0.55)).toBe(true);
-    expect(mends([sourer, called(-0.5, 8), called(-0.5, 8)], 0.95)).toBe(false);
+    expect(shares.map((share) => fixes([sourer, called(-0.5, 7.5)], share))).toEqual([false, true, true]);
+    expect(shares.map((share) => fixes([sourer, called(-0.5, 8)], share))).toEqual([false, false, true]);
+    // The second time here a tenth is enough, unless both were happily served.
+    expect(fixes([sourer, called(-0.5, 7), called(-0.5, 8)], 0.55)).toBe(true);
+    expect(fixes([sourer, called(-0.5, 8), called(-0.5, 8)], 0.95)).toBe(false);
   });
 
   it('does not where the cup is even, or would be led further the way it leans, or nothing is turned', () => {
-    expect(mends([sourer, called(0, 7.5)], 0.75)).toBe(false);
-    expect(mends([sourer, called(0.5, 7.5)], 0.75)).toBe(false);
-    expect(mends([sourer, called(-0.5, 7.5)], 0.75, -0.4, null)).toBe(false);
+    expect(fixes([sourer, called(0, 7.5)], 0.75)).toBe(false);
+    expect(fixes([sourer, called(0.5, 7.5)], 0.75)).toBe(false);
+    expect(fixes([sourer, called(-0.5, 7.5)], 0.75, -0.4, null)).toBe(false);
   });
 
   it('does not after the first cup that tells anything, nor one that nobody marked', () => {
-    expect(mends([called(-0.5, 7.5)], 0.95)).toBe(false);
-    expect(mends([{ ...sourer, seen: ['spurts', 'puck-crater'] }, called(-0.5, 7.5)], 0.95)).toBe(false);
-    expect(mends([sourer, called(-0.5, null)], 0.95)).toBe(false);
+    expect(fixes([called(-0.5, 7.5)], 0.95)).toBe(false);
+    expect(fixes([{ ...sourer, seen: ['spurts', 'puck-crater'] }, called(-0.5, 7.5)], 0.95)).toBe(false);
+    expect(fixes([sourer, called(-0.5, null)], 0.95)).toBe(false);
   });
 
   it('does not for a light roast’s acidity that sweetness balances', () => {
     const bright = { ...right, taste: { balance: -0.5, body: 0, sweetness: 8, overall: 8 } };
     const asked = (roast: 'light' | 'medium') => {
       const { problem, evidence } = after([sourer, bright], { coffee: { roast } });
-      return isWorthMending(problem, evidence, still, choice('grind', -0.1, 0.95));
+      return isWorthFixing(problem, evidence, still, choice('grind', -0.1, 0.95));
     };
     expect([asked('light'), asked('medium')]).toEqual([false, true]);
   });

@@ -2,14 +2,14 @@ import type { Choice } from '../lookahead/choice';
 import { CLAIM_AT_LEAST, isFirstToTell } from './claim';
 import {
   forgivenTo,
-  GLADLY,
+  HAPPILY,
   isBright,
   isGladEachTime,
-  isGladlyTwice,
+  isHappilyTwice,
   isLiked,
   isServed,
   isServedAgain,
-  isServedGladly,
+  isServedHappily,
   isUnnamed,
   LIKED,
   PASSABLE,
@@ -41,10 +41,10 @@ const WORTH_CONFIRMING = 0.6;
 const LEFT_ALONE_WORTH_CONFIRMING = 0.25;
 
 /**
- * A cup that leans to one side of the balance is mended instead of confirmed for settings believed in by so much more: whether it is right
+ * A cup that leans to one side of the balance is fixed instead of confirmed for settings believed in by so much more: whether it is right
  * nobody knows yet, and the next shot tells that as well from where it is likelier so.
  */
-const WORTH_MENDING = { gladly: 0.3, otherwise: 0.1 };
+const WORTH_MENDING = { happily: 0.3, otherwise: 0.1 };
 
 /** Why a shot says too little to move anything by it. */
 export type TooLittle =
@@ -68,7 +68,7 @@ export function saysTooLittle(problem: Problem, evidence: Evidence, here: Outloo
   return evidence.isUntasted && isInTime(problem, last) && here.windowShare >= WINDOW_DOUBT ? 'untasted' : null;
 }
 
-/** The last shot is not what the ones before foretold: noise until it happens twice, unless it is one more cup to serve. */
+/** The last shot is not what the ones before predicted: noise until it happens twice, unless it is one more cup to serve. */
 function isOdd(problem: Problem, evidence: Evidence, here: Outlook): boolean {
   if (evidence.isOddAfterSeries) return true;
   if (isServedAgain(problem, evidence.sound)) return false;
@@ -103,7 +103,7 @@ export function turnsAgainstWord(
   return rightBy(problem, still.outlook) >= LEFT_ALONE_WORTH_CONFIRMING && leadsOn(problem, last, still, chosen) > 0;
 }
 
-/** Points of balance by which what would be turned leads a cup on the way it leans: below nought it leads back; nought where nothing leans. */
+/** Points of balance by which what would be turned leads a cup on the way it leans: below zero it leads back; zero where nothing leans. */
 function leadsOn(problem: Problem, pour: Pour, still: Choice, chosen: Choice): number {
   const miss = tastedMiss(problem, [pour], 'balance') ?? 0;
   if (Math.abs(miss) < SMALLEST_WORD) return 0;
@@ -126,51 +126,51 @@ export function isToConfirm(problem: Problem, evidence: Evidence, here: Outlook)
   if (!last.sound || sound.length >= patienceOf(problem, sound)) return false;
   if (isGladEachTime(problem, sound)) return true;
   const mark = last.marks.overall;
-  const isLeft = isLeftAlone(problem, last) || isGladlyTwice(problem, sound);
+  const isLeft = isLeftAlone(problem, last) || isHappilyTwice(problem, sound);
   const enough = isLeft ? LEFT_ALONE_WORTH_CONFIRMING : WORTH_CONFIRMING;
-  // A cup one would gladly serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
-  const grace = mark !== null && mark >= GLADLY ? shotsDifferBy(last.timeSeconds ?? 0) : GRACE_SECONDS;
-  const isWorthIt = isServedGladly(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
+  // A cup one would happily serve, beside the window by no more than shots of the same settings differ: noise until it happens twice.
+  const grace = mark !== null && mark >= HAPPILY ? shotsDifferBy(last.timeSeconds ?? 0) : GRACE_SECONDS;
+  const isWorthIt = isServedHappily(problem, last) && !tastesPlainlyOff(problem, sound, forgivenTo(last));
   return rightBy(problem, here) >= enough && (readsRight(problem, last, grace) || isWorthIt);
 }
 
 /**
  * Leaning, and what would be turned leads it back to settings believed in by much more: who still tastes a hint of sour grinds a touch finer
- * and confirms there. Not so the first shot that tells anything, a cup that nobody marked, a bright one, and what was gladly served twice.
+ * and confirms there. Not so the first shot that tells anything, a cup that nobody marked, a bright one, and what was happily served twice.
  */
-export function isWorthMending(problem: Problem, { sound }: Evidence, still: Choice, chosen: Choice): boolean {
+export function isWorthFixing(problem: Problem, { sound }: Evidence, still: Choice, chosen: Choice): boolean {
   const newest = sound.at(-1);
   const mark = newest?.marks.overall ?? null;
   if (newest === undefined || mark === null || isFirstToTell(problem) || isBright(problem, newest)) return false;
-  if (sound.length > 1 && sound.every((pour) => isServedGladly(problem, pour))) return false;
+  if (sound.length > 1 && sound.every((pour) => isServedHappily(problem, pour))) return false;
   if (leadsOn(problem, newest, still, chosen) >= 0) return false;
-  const more = mark >= GLADLY && sound.length === 1 ? WORTH_MENDING.gladly : WORTH_MENDING.otherwise;
+  const more = mark >= HAPPILY && sound.length === 1 ? WORTH_MENDING.happily : WORTH_MENDING.otherwise;
   return chosen.outlook.goodShare >= still.outlook.goodShare + more;
 }
 
 /**
- * Served each time, gladly the last time or every time, or liked outside the range a school tolerates where time is an outcome: it takes
+ * Served each time, happily the last time or every time, or liked outside the range a school tolerates where time is an outcome: it takes
  * one more to call it.
  */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {
   const isOpen = problem.method.timeIs === 'outcome' && !sound.every((pour) => isInTime(problem, pour));
   const newest = sound.at(-1);
-  const isGladly = newest !== undefined && isServedGladly(problem, newest) && readsRight(problem, newest);
-  const isServedSoFar = isGladly || sound.every((pour) => isServed(problem, pour));
+  const isHappily = newest !== undefined && isServedHappily(problem, newest) && readsRight(problem, newest);
+  const isServedSoFar = isHappily || sound.every((pour) => isServed(problem, pour));
   const isWorthOneMore = isServedSoFar && tastesRightTogether(problem, sound);
   return isOpen || isWorthOneMore || isGladEachTime(problem, sound) ? PATIENCE + 1 : PATIENCE;
 }
 
 /**
  * Nobody would turn anything for this cup: called as wanted on both scales, so that no word says which way; even and passable; or off by
- * no more than the smallest word and gladly served, or the first that tells anything and one to serve, where noise explains the word, and
+ * no more than the smallest word and happily served, or the first that tells anything and one to serve, where noise explains the word, and
  * the window it strayed from, if it did. One that nobody marked is taken at its words; a later one that leans and was marked lower may be
- * mended as well as confirmed.
+ * fixed as well as confirmed.
  */
 function isLeftAlone(problem: Problem, pour: Pour): boolean {
   if (isBright(problem, pour) || TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, 0))) return true;
-  const mark = pour.marks.overall ?? GLADLY;
-  const mayLean = mark >= (isFirstToTell(problem) ? LIKED : GLADLY) ? SMALLEST_WORD : 0;
+  const mark = pour.marks.overall ?? HAPPILY;
+  const mayLean = mark >= (isFirstToTell(problem) ? LIKED : HAPPILY) ? SMALLEST_WORD : 0;
   return (
     mark >= PASSABLE &&
     isWithin(problem, [pour], 'balance', mayLean) &&

@@ -23,7 +23,7 @@ describe('what is aimed at the window', () => {
     expect(aimed(landing(12, [26, 29, 31], 0.4), landing(11, [27, 30, 32], 0.3))).toEqual([12]);
   });
 
-  it('is foretold in it by its mean, too: a slope that may be steep is not gambled on', () => {
+  it('is predicted in it by its mean, too: a slope that may be steep is not gambled on', () => {
     const far = landing(7, [24, 32, 58], 0.32);
     expect(aimed(landing(10, [22, 28, 35]), far)).toEqual([10]);
     expect(aimed(landing(18, [5, 28, 34]), landing(17, [26, 31, 33]))).toEqual([17]);

@@ -6,7 +6,7 @@ import type { Problem } from '../belief/problem';
 const AIM_SHARE = 0.95;
 
 /**
- * Moves that are meant to land in the window by the best single guess, and by the mean that is foretold, where any is. Gambling on a far
+ * Moves that are meant to land in the window by the best single guess, and by the mean that is predicted, where any is. Gambling on a far
  * setting because the slope may turn out small is what beginners do, and so is stopping at the window's edge; if nothing lands, the nearest.
  */
 export function aimedAtWindow(problem: Problem, choices: Choice[]): Choice[] {

@@ -46,13 +46,13 @@ describe('a cup off the same way a second or two beside the window as it was in 
       ],
       'temperatureC down',
     ],
-  ])('is mended by temperature, not led back there: %s', (_, poured, expected) => {
+  ])('is fixed by temperature, not led back there: %s', (_, poured, expected) => {
     const advice = after(poured);
     expect(turned(advice)).toBe(expected);
     expect(codes(advice)).toContain('beside-window');
   });
 
-  it('is mended so after more water, too', () => {
+  it('is fixed so after more water, too', () => {
     const longer = { yieldGrams: 40, planned: { doseGrams: 18, yieldGrams: 40 } };
     expect(
       turned(
@@ -104,7 +104,7 @@ describe('the time comes first all the same', () => {
     expect(turned(after(poured))).not.toMatch(/temperature/);
   });
 
-  it('where grind mends both', () => {
+  it('where grind fixes both', () => {
     expect(
       turned(
         after([

@@ -12,22 +12,22 @@ import { tastedMiss } from '../shots/taste';
 
 export type Side = 'too fast' | 'too slow';
 
-/** Bringing the time back mends the cup, too: finer where it is sour, coarser where it is bitter. */
-export function wouldMend(problem: Problem, pours: readonly Pour[], side: Side): boolean {
+/** Bringing the time back fixes the cup, too: finer where it is sour, coarser where it is bitter. */
+export function wouldFix(problem: Problem, pours: readonly Pour[], side: Side): boolean {
   const miss = tastedMiss(problem, pours, 'balance') ?? 0;
   return (side === 'too slow' ? miss : -miss) > problem.method.tolerance.balance;
 }
 
 /** Bringing the time back would lead the cup further off. */
 export function wouldWorsen(problem: Problem, pours: readonly Pour[], side: Side): boolean {
-  return wouldMend(problem, pours, side === 'too slow' ? 'too fast' : 'too slow');
+  return wouldFix(problem, pours, side === 'too slow' ? 'too fast' : 'too slow');
 }
 
 /**
  * A cup sour a second or two past the window, or bitter so little short of it, with the same fault at settings that poured in the window:
- * it is not the time's, and bringing that back would only lead there again. What mends the cup and leaves the time is hotter or cooler water.
+ * it is not the time's, and bringing that back would only lead there again. What fixes the cup and leaves the time is hotter or cooler water.
  *
- * @returns null where the time is further out than shots of the same settings differ, where the window was not tried, where grind mends
+ * @returns null where the time is further out than shots of the same settings differ, where the window was not tried, where grind fixes
  * both, or where heat is held, used up or turned to and fro
  */
 export function heatBesideWindow(problem: Problem, evidence: Evidence, posterior: Posterior): Plan | null {

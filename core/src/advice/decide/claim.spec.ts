@@ -75,7 +75,7 @@ describe('a claim', () => {
     expect(claims([leaning, leaning, leaning, leaning], 0.9)).toBe(false);
   });
 
-  it('is not held up in a long dial-in by a clock that strays no further than such shots do, if the cup is gladly served', () => {
+  it('is not held up in a long dial-in by a clock that strays no further than such shots do, if the cup is happily served', () => {
     const search = [17, 16, 15].map((grind) => ({ ...sour, grind }));
     const late = (seconds: number, change: object = {}): AdviceRequest['shots'][number] => ({
       ...right,
@@ -97,7 +97,7 @@ describe('a claim', () => {
     expect(claims(...search.slice(1), late(1.5))).toBe(false);
   });
 
-  it('is made of a single cup called off only where its taster is known to serve it gladly at that mark', () => {
+  it('is made of a single cup called off only where its taster is known to serve it happily at that mark', () => {
     const cup = (grind: number, balance: number, overall: number) => ({
       ...right,
       grind,
@@ -151,7 +151,7 @@ describe('a claim', () => {
     expect(claims({ ...sour, grind: 16 })).toBe(true);
   });
 
-  it('waits for another where one or two cups are all there is and the newest was called off, unless it was gladly served', () => {
+  it('waits for another where one or two cups are all there is and the newest was called off, unless it was happily served', () => {
     const claims = (before: AdviceRequest['shots'], overall: number, share = 0.99) => {
       const newest = { ...right, taste: { balance: -1, body: 0, sweetness: 7, overall } };
       const { problem, evidence } = after([...before, newest]);
@@ -160,7 +160,7 @@ describe('a claim', () => {
     const elsewhere = { ...right, grind: 16 };
     expect([7.5, 8].map((mark) => claims([right], mark))).toEqual([false, true]);
     expect(claims([right], 8, 0.7)).toBe(true);
-    // A single such cup is confirmed, however gladly it was served.
+    // A single such cup is confirmed, however happily it was served.
     expect([7.5, 8, 9].map((mark) => claims([elsewhere], mark))).toEqual([false, false, false]);
     expect(claims([right, right], 7.5)).toBe(true);
   });
@@ -241,7 +241,7 @@ describe('good enough', () => {
     expect(isEnough([right, { ...right, seen: ['spurts'] }, right], 0.55)).toBe(true);
   });
 
-  it('is not what leaned to the same side each time and was not gladly served, unless it is well believed in', () => {
+  it('is not what leaned to the same side each time and was not happily served, unless it is well believed in', () => {
     const leaning = (balance: number, overall: number) => {
       const cup = { ...right, taste: { balance, body: 0, dryness: 0, sweetness: 7, overall } };
       return (other: number, share: number): boolean => {
@@ -267,7 +267,7 @@ describe('good enough', () => {
     expect([null, 30, 17].map(open)).toEqual([true, true, false]);
   });
 
-  it('is what stood twice and read right, though nobody would serve it gladly, where it is well believed in', () => {
+  it('is what stood twice and read right, though nobody would serve it happily, where it is well believed in', () => {
     const marked = { ...right, taste: { ...right.taste, overall: 6.5 } };
     expect([0.85, 0.7].map((share) => isEnough([marked, marked], share))).toEqual([true, false]);
     expect(isEnough([sour, marked], 0.85)).toBe(false);
@@ -280,7 +280,7 @@ describe('good enough', () => {
     expect(isEnough([served, sour, served], 0.45)).toBe(false);
     expect(isEnough([right, right, sour], 0.55)).toBe(false);
     expect(isEnough([right, sour, sour, right], 0.55)).toBe(false);
-    // Gladly served both times: the cups are believed rather than the odds.
+    // Happily served both times: the cups are believed rather than the odds.
     expect(isEnough([right, sour, right], 0.25)).toBe(true);
     expect(isEnough([right, sour, right], 0.15)).toBe(false);
     const unloved = { ...right, taste: { ...right.taste, overall: 6 } };

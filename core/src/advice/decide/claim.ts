@@ -1,14 +1,14 @@
 import {
-  GLADLY,
+  HAPPILY,
   isBright,
   isCalledOff,
-  isGladlyTwice,
+  isHappilyTwice,
   isLiked,
   hasStoodTwice,
   isPlainlyOff,
   isServedAgain,
   isSpotless,
-  isToMend,
+  isToFix,
   leansAlike,
   PASSABLE,
   PATIENCE,
@@ -53,7 +53,7 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
   if (!sound.some((pour) => isLiked(pour) || readsRight(problem, pour))) return false;
   const mark = newest.marks.overall;
   const isPassable = (mark ?? 0) >= PASSABLE;
-  if (!isPassable && isToMend(problem, sound)) return false;
+  if (!isPassable && isToFix(problem, sound)) return false;
   // Late, a word is outweighed by what led here and by another cup, though not a low mark.
   const isHeard = !isLongDialIn(problem) || sound.length === 1 || (mark !== null && !isPassable);
   if (isHeard && sound.length <= PATIENCE && isCalledOff(problem, newest)) return false;
@@ -74,21 +74,21 @@ export function mayClaim(problem: Problem, evidence: Evidence, here: Outlook): b
 
 /**
  * Nobody writes a card beside a cup that is plainly off, or out of the window; but in a long dial-in a clock that is off by no more than shots of
- * the same settings differ holds up none that is gladly served and right in every word: good enough is enough.
+ * the same settings differ holds up none that is happily served and right in every word: good enough is enough.
  */
 function isOut(problem: Problem, pour: Pour): boolean {
   if (!isPlainlyOff(problem, pour)) return false;
-  const isGlad = (pour.marks.overall ?? 0) >= GLADLY && (pour.taste?.dryness ?? 0) < DRY;
+  const isGlad = (pour.marks.overall ?? 0) >= HAPPILY && (pour.taste?.dryness ?? 0) < DRY;
   const isAlike = isGlad && readsRight(problem, pour, shotsDifferBy(pour.timeSeconds ?? 0));
   return !(isAlike && isLongDialIn(problem));
 }
 
 /**
- * How likely right a card must be, for the evidence there is. Who calls cups wrong that were served three times, or two of three gladly,
+ * How likely right a card must be, for the evidence there is. Who calls cups wrong that were served three times, or two of three happily,
  * doubts the belief and not the cups. In a long dial-in one cup is as good as two: good enough is enough.
  */
 function claimAtLeast(problem: Problem, sound: readonly Pour[]): number {
-  const isGlad = sound.length > PATIENCE && hasStoodTwice(problem, sound) && isGladlyTwice(problem, sound);
+  const isGlad = sound.length > PATIENCE && hasStoodTwice(problem, sound) && isHappilyTwice(problem, sound);
   if (isGlad || isServedAgain(problem, sound)) return KEPT_CLAIM_AT_LEAST;
   if (sound.length > 1 || isLongDialIn(problem)) return CLAIM_AT_LEAST;
   return isFirstToTell(problem) ? SURE : ONE_CUP_CLAIM_AT_LEAST;

@@ -39,7 +39,7 @@ export interface Decision {
   particles: Particles;
   /** A lever the method wanted and could not have: at its limit, locked, or turned to and fro. */
   blocked: Lever | null;
-  /** The last shot ran a little out of the window, and the cup is mended where its time is. */
+  /** The last shot ran a little out of the window, and the cup is fixed where its time is. */
   leavesTime: boolean;
   /** What the craft would have done, where the odds spoke against it. */
   craft: Choice | null;

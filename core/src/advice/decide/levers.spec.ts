@@ -84,7 +84,7 @@ describe('the levers to reach for', () => {
     [0.5, 2, true],
     [0.5, -2, false],
     [-0.5, 2, false],
-  ])('may be grind where it mends balance and body together: balance %d, body %d', (balance, body, mayGrind) => {
+  ])('may be grind where it fixes balance and body together: balance %d, body %d', (balance, body, mayGrind) => {
     const shots = [0, 1, 2].map(() => everydayShot({ timeSeconds: 29, taste: cup(balance, body) }));
     expect(planned(shots).levers.includes('grind')).toBe(mayGrind);
   });

@@ -42,9 +42,9 @@ export function leversToTry(now: Situation): Plan {
   const lack = lackOf(problem, here);
   const balanceOff = Math.abs(lack.balance);
   const bodyOff = Math.abs(lack.body);
-  const grindMends = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
+  const grindFixes = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
   const isBodyBelieved = bodyOff > 1 && balanceOff < 0.75 && !tastesUnbalanced(problem, evidence);
-  const bodyAlone = (isBodyBelieved || tastesOffInBodyAlone(problem, evidence)) && !grindMends;
+  const bodyAlone = (isBodyBelieved || tastesOffInBodyAlone(problem, evidence)) && !grindFixes;
   const schooled = orderFor(method, lack);
   const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
     isTurnOf(problem, evidence, lever, schooled.balanceOrder),

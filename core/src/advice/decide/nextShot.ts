@@ -1,5 +1,5 @@
 import type { Lever } from '../../method/Method';
-import { isContradicted, isToConfirm, isWorthMending, promisesMost, saysTooLittle, turnsAgainstWord } from './again';
+import { isContradicted, isToConfirm, isWorthFixing, promisesMost, saysTooLittle, turnsAgainstWord } from './again';
 import { aimedAtWindow } from './aim';
 import { waysBack } from './besideWindow';
 import type { Choice, Priced } from '../lookahead/choice';
@@ -104,7 +104,7 @@ function isPulledAgain({ problem, evidence, still }: Situation, way: WayOut, ran
   return (
     way.torn !== null ||
     isContradicted(problem, evidence, still.outlook, way.plan.stage) ||
-    (isToConfirm(problem, evidence, still.outlook) && !isWorthMending(problem, evidence, still, ranked[0]!)) ||
+    (isToConfirm(problem, evidence, still.outlook) && !isWorthFixing(problem, evidence, still, ranked[0]!)) ||
     promisesMost(problem, evidence, still, ranked) ||
     turnsAgainstWord(problem, evidence, still, ranked[0]!, way.plan.stage)
   );

@@ -61,7 +61,7 @@ describe('in a long dial-in', () => {
     expect(codes(advice)).toContain('overruled');
   });
 
-  it('a dose that the school holds still mends no cup', () => {
+  it('a dose that the school holds still fixes no cup', () => {
     const advice = ask(thin, 2);
     expect(changes(advice)).toEqual([['yieldGrams', 38, 36]]);
     expect(codes(advice)).not.toContain('overruled');

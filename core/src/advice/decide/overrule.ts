@@ -39,7 +39,7 @@ export interface Overruled {
  * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet; the reasons say so.
  *
  * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
- * is mended by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back late. No cup that is called
+ * is fixed by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back late. No cup that is called
  * off is led further off, and nothing swings further than the craft lets it.
  *
  * @returns null where the craft stands

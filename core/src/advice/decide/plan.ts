@@ -15,7 +15,7 @@ export interface Plan {
   mustSlow?: boolean;
   /** In the window stage: pulling again is an answer too. */
   mayStay?: boolean;
-  /** In matters of taste: the balance is as wanted, so that ratio or dose mends the cup and nothing else. */
+  /** In matters of taste: the balance is as wanted, so that ratio or dose fixes the cup and nothing else. */
   bodyAlone?: boolean;
   /** In matters of taste: the last shot ran a little out of the window, and its time is left there. */
   leavesTime?: boolean;

@@ -47,7 +47,7 @@ describe('preparing', () => {
     expect(prepares([short, short, short, short], 0.6)).toBe(false);
   });
 
-  it('cannot mend a shot that is too slow in spite of its channel', () => {
+  it('cannot fix a shot that is too slow in spite of its channel', () => {
     const choking = { ...channel, timeSeconds: 95 };
     expect(prepares([sour, choking], 0.1)).toBe(false);
     expect(prepares([sour, choking], 0.4)).toBe(true);

@@ -2,7 +2,7 @@ import type { Lever } from '../../method/Method';
 import { isWorthRepeating } from './again';
 import { oddsOf } from '../belief/particles';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
-import { isToMend } from '../shots/cups';
+import { isToFix } from '../shots/cups';
 import { isEarly, wasMoved, wasTriedForTaste } from './tried';
 import { isForTaste, type Plan } from './plan';
 import { byPromise, priced } from '../lookahead/price';
@@ -39,11 +39,11 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const { levers, stage } = plan;
   const isTasteMove = isForTaste(stage);
   const worthIt = isWorthRepeating(problem, evidence, still.outlook);
-  const toMend = isToMend(problem, evidence.sound);
-  const { choices: sensible, mends } = isTasteMove
-    ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toMend)
-    : { choices: candidates, mends: false };
-  // A lever whose answer lies between two cups has its turn until it is found; grind that did not mend the cup on its way through the window
+  const toFix = isToFix(problem, evidence.sound);
+  const { choices: sensible, fixes } = isTasteMove
+    ? sensibleMoves(problem, evidence, still, candidates, !worthIt || toFix)
+    : { choices: candidates, fixes: false };
+  // A lever whose answer lies between two cups has its turn until it is found; grind that did not fix the cup on its way through the window
   // has had it.
   const isDone = (lever: Lever): boolean =>
     (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
@@ -55,7 +55,7 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const orderPrice = (lever: Lever | null): number =>
     lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
   const [standing, ...moves] = priced(now, candidates, [still, ...shortlist], orderPrice) as [Priced, ...Priced[]];
-  const isOpen = isTasteMove ? worthIt && !(toMend && mends) : plan.mayStay === true;
+  const isOpen = isTasteMove ? worthIt && !(toFix && fixes) : plan.mayStay === true;
   const mayStay = moves.length === 0 || (isOpen && !areAllSpoilt(evidence));
   return {
     standing,

@@ -135,7 +135,7 @@ describe('a cup off in its balance, from the middle of the window', () => {
     });
   const { target } = everydayRequest();
 
-  it('is mended by grind in the balance walk', () => {
+  it('is fixed by grind in the balance walk', () => {
     const walk = { target: { ...target, timeSeconds: { min: 27, max: 33 } } };
     expect(saidOf('balance-walk', -1.5, walk)).toEqual(['grind -', 'grind -']);
     expect(saidOf('balance-walk', 1.5, walk)).toEqual(['grind +', 'grind +']);
@@ -144,7 +144,7 @@ describe('a cup off in its balance, from the middle of the window', () => {
     expect(saidOf('balance-walk', -2, narrow)).toEqual(['yieldGrams +', 'yieldGrams +']);
   });
 
-  it('is mended by grind in the slow soak, too, which has yield for the body', () => {
+  it('is fixed by grind in the slow soak, too, which has yield for the body', () => {
     const soak = {
       target: {
         ...target,
@@ -158,7 +158,7 @@ describe('a cup off in its balance, from the middle of the window', () => {
     expect(saidOf('slow-soak', 1.5, soak)).toEqual(['grind +', 'grind +']);
   });
 
-  it('is mended by grind though hotter would bring more, where the grind has led into the window and done no more', () => {
+  it('is fixed by grind though hotter would bring more, where the grind has led into the window and done no more', () => {
     const shots = [
       everydayShot({ timeSeconds: 21, taste: { balance: -1.5, body: -1, dryness: 0, overall: 4 } }),
       everydayShot({ grind: 11, timeSeconds: 30, taste: { balance: -1, body: 0, dryness: 0, overall: 6 } }),
@@ -168,7 +168,7 @@ describe('a cup off in its balance, from the middle of the window', () => {
     expect(changed).toEqual([{ variable: 'grind', from: 11, to: 10.5 }]);
   });
 
-  it('is mended by heat in the open, where it is sour, and by the grind, where it is bitter', () => {
+  it('is fixed by heat in the open, where it is sour, and by the grind, where it is bitter', () => {
     const open: Partial<AdviceRequest> = {
       coffee: { roast: 'light' },
       target: { ...target, yieldGrams: 45, temperatureC: 94, timeSeconds: { min: 20, max: 38 } },

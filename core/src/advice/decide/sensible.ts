@@ -1,5 +1,5 @@
 import type { Choice } from '../lookahead/choice';
-import { isToMend } from '../shots/cups';
+import { isToFix } from '../shots/cups';
 import type { Evidence } from '../shots/evidence';
 import { lackOf } from './levers';
 import { turnsGrindAlone } from './tasteLevers';
@@ -10,15 +10,15 @@ import { sideOut, WINDOW_DOUBT } from '../shots/inTime';
 import { TASTE_SCALES, tastedMiss, type TasteScale, tastesRight } from '../shots/taste';
 
 /**
- * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to mend what it lacks, or at
+ * Taste moves a practised hand would consider: those expected to lead nearer to the wanted cup and to fix what it lacks, or at
  * least what it lacks more. A cup lacks what the tongue says plainly, or else what is believed. Dose with yield in ratio
  * leaves the taste nearly as it is and is no taste move, but where the grinder stands at the end that is wanted.
  *
- * Where no single move leads nearer and these settings are not to be pulled again, the cup is mended by as little as can be: belief
+ * Where no single move leads nearer and these settings are not to be pulled again, the cup is fixed by as little as can be: belief
  * and tongue disagree, or it takes two moves, and the first must lead away.
  *
  * @param mustMove whether another shot at these settings is not worth it, by belief or by what the tongue says
- * @returns the moves, and whether they mend what the cup lacks more; nothing can at the end of every scale
+ * @returns the moves, and whether they fix what the cup lacks more; nothing can at the end of every scale
  */
 export function sensibleMoves(
   problem: Problem,
@@ -26,31 +26,31 @@ export function sensibleMoves(
   still: Choice,
   candidates: readonly Choice[],
   mustMove: boolean,
-): { choices: Choice[]; mends: boolean } {
+): { choices: Choice[]; fixes: boolean } {
   const here = still.outlook;
   const possible = withoutLosses(problem, evidence, here, candidates);
-  const { mending, nearer, isHarmless } = menders(problem, evidence, here, possible);
+  const { fixing, nearer, isHarmless } = menders(problem, evidence, here, possible);
   const staysInside = (choice: Choice): boolean => !isTurnedOut(problem, evidence, here, choice);
   const harmless = nearer.filter(isHarmless);
   if (harmless.length > 0) {
     const inside = harmless.filter(staysInside);
-    // Whatever else takes the time out of the window, water above all, comes after what mends the cup in it.
+    // Whatever else takes the time out of the window, water above all, comes after what fixes the cup in it.
     const kept = inside.filter(({ outlook }) => problem.method.timeIs === 'outcome' || !leavesWindow(here, outlook));
-    return { choices: firstOf(kept, inside, harmless), mends: true };
+    return { choices: firstOf(kept, inside, harmless), fixes: true };
   }
-  const careful = mending.filter((choice) => isHarmless(choice) && !choice.move.coupled);
+  const careful = fixing.filter((choice) => isHarmless(choice) && !choice.move.coupled);
   const leastOf = (...lists: Choice[][]): Choice[] =>
     firstOf(...lists)
       .sort((a, b) => a.outlook.distance - b.outlook.distance)
       .slice(0, 1);
   const least = leastOf(careful.filter(staysInside));
-  if (mustMove && least.length > 0) return { choices: least, mends: true };
-  if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), mends: true };
-  const alone = mending.filter((choice) => staysInside(choice) && !choice.move.coupled);
+  if (mustMove && least.length > 0) return { choices: least, fixes: true };
+  if (nearer.length > 0) return { choices: firstOf(nearer.filter(staysInside), nearer), fixes: true };
+  const alone = fixing.filter((choice) => staysInside(choice) && !choice.move.coupled);
   // What keeps the window and makes the fault worse is no way: the window is given up first.
-  const anywhere = menders(problem, evidence, here, candidates).mending.filter(({ move }) => !move.coupled);
-  const choices = mustMove ? leastOf(alone, careful, mending, anywhere) : [];
-  return { choices, mends: mending.length > 0 || choices.length > 0 };
+  const anywhere = menders(problem, evidence, here, candidates).fixing.filter(({ move }) => !move.coupled);
+  const choices = mustMove ? leastOf(alone, careful, fixing, anywhere) : [];
+  return { choices, fixes: fixing.length > 0 || choices.length > 0 };
 }
 
 /** The window is not given up for a cup that no word calls off. */
@@ -60,8 +60,7 @@ function withoutLosses(
   here: Outlook,
   candidates: readonly Choice[],
 ): readonly Choice[] {
-  if (problem.method.timeIs === 'outcome' || !tastesRight(problem, sound) || isToMend(problem, sound))
-    return candidates;
+  if (problem.method.timeIs === 'outcome' || !tastesRight(problem, sound) || isToFix(problem, sound)) return candidates;
   const isKept = ({ outlook }: Choice): boolean => outlook.windowShare >= Math.min(WINDOW_DOUBT, here.windowShare);
   return candidates.filter(isKept);
 }
@@ -72,10 +71,10 @@ export function hasWayOut(problem: Problem, evidence: Evidence, here: Outlook, c
   return !isLacking || waysOut(problem, evidence, here, candidates).length > 0;
 }
 
-/** The moves that lead nearer, or if none does, mend what the cup lacks more, and that keep the time. */
+/** The moves that lead nearer, or if none does, fix what the cup lacks more, and that keep the time. */
 export function waysOut(problem: Problem, evidence: Evidence, here: Outlook, candidates: readonly Choice[]): Choice[] {
-  const { mending, nearer } = menders(problem, evidence, here, candidates);
-  const ways = nearer.length > 0 ? nearer : mending.filter(({ move }) => !move.coupled);
+  const { fixing, nearer } = menders(problem, evidence, here, candidates);
+  const ways = nearer.length > 0 ? nearer : fixing.filter(({ move }) => !move.coupled);
   return ways.filter((choice) => !isTurnedOut(problem, evidence, here, choice));
 }
 
@@ -90,8 +89,8 @@ export function harmlessOf(
 }
 
 interface Menders {
-  /** The moves that mend what the cup lacks more. */
-  mending: Choice[];
+  /** The moves that fix what the cup lacks more. */
+  fixing: Choice[];
   /** Those of them that are expected to lead nearer to the wanted cup. */
   nearer: Choice[];
   /** Leads no scale that is beyond its tolerance further off. */
@@ -110,10 +109,10 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
   const isAnyCalledOff = TASTE_SCALES.some(isCalledOff);
   const lack = (scale: TasteScale): number => {
     if (isCalledOff(scale)) return tasted(scale)!;
-    // What the tongue calls even is not mended on a suspicion while it calls the other scale off.
+    // What the tongue calls even is not fixed on a suspicion while it calls the other scale off.
     return isAnyCalledOff && tasted(scale) !== null ? 0 : believed[scale];
   };
-  const mends = ({ outlook }: Choice, scale: TasteScale): boolean =>
+  const fixes = ({ outlook }: Choice, scale: TasteScale): boolean =>
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const isBodyWorse = Math.abs(lack('body')) > Math.abs(lack('balance'));
@@ -121,15 +120,15 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
   const isBalanceFirst = turnsGrindAlone(problem.method) && isCalledOff('balance');
   const worse = isBodyWorse && !isBalanceFirst ? 'body' : 'balance';
   // Heat is no lever for the body alone: what little it does there is no reason to lead the balance further off.
-  const isReason = (choice: Choice): boolean => choice.move.lever !== 'temperature' || mends(choice, 'balance');
-  const mending = candidates.filter((choice) => mends(choice, worse) && isReason(choice));
+  const isReason = (choice: Choice): boolean => choice.move.lever !== 'temperature' || fixes(choice, 'balance');
+  const fixing = candidates.filter((choice) => fixes(choice, worse) && isReason(choice));
   // The grind that the balance asks for is not there: dose with yield in ratio stands in for it.
   const end = lack('balance') < 0 ? 'finest' : 'coarsest';
   const standsIn = lacking.includes('balance') && endOfScale(problem, here.settings.grind) === end;
   return {
-    mending,
-    nearer: mending.filter(({ outlook, move }) => outlook.distance < here.distance && (!move.coupled || standsIn)),
-    isHarmless: (choice) => lacking.every((scale) => mends(choice, scale)),
+    fixing,
+    nearer: fixing.filter(({ outlook, move }) => outlook.distance < here.distance && (!move.coupled || standsIn)),
+    isHarmless: (choice) => lacking.every((scale) => fixes(choice, scale)),
     isLacking: lacking.length > 0,
   };
 }

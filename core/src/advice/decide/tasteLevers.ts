@@ -3,7 +3,7 @@ import type { Posterior } from '../belief/infer';
 import type { Problem } from '../belief/problem';
 import type { Settings } from '../contract/answer';
 import { movesOf } from '../lookahead/moves';
-import { isToMend } from '../shots/cups';
+import { isToFix } from '../shots/cups';
 import type { Evidence } from '../shots/evidence';
 import { isWithin, plainMiss, tastedMiss, type TasteScale } from '../shots/taste';
 import { isSettled, wasMoved } from './tried';
@@ -38,7 +38,7 @@ export function canHeat(problem: Problem, posterior: Posterior, from: Settings):
   );
 }
 
-/** The method's levers for what the cup lacks more. Body alone is mended by ratio or dose: grind would spoil the balance. */
+/** The method's levers for what the cup lacks more. Body alone is fixed by ratio or dose: grind would spoil the balance. */
 export function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: boolean, bodyAlone: boolean): Lever[] {
   const withoutGrind = bodyOrder.filter((lever) => lever !== 'grind');
   if (bodyAlone && withoutGrind.length > 0) return withoutGrind;
@@ -51,7 +51,7 @@ export function withoutBodyLevers({ balanceOrder }: Method, levers: Lever[]): Le
   return rest.length > 0 ? rest : levers;
 }
 
-/** A little sour beside thin, or a little bitter beside heavy: there the grind mends both instead of spoiling the balance. */
+/** A little sour beside thin, or a little bitter beside heavy: there the grind fixes both instead of spoiling the balance. */
 export function leansOneWay(problem: Problem, { sound }: Evidence): boolean {
   const balance = tastedMiss(problem, sound, 'balance') ?? 0;
   const body = tastedMiss(problem, sound, 'body') ?? 0;
@@ -62,7 +62,7 @@ export function leansOneWay(problem: Problem, { sound }: Evidence): boolean {
 export function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): boolean {
   const { sound } = evidence;
   return (
-    (plainMiss(problem, sound, 'body') !== 0 || isToMend(problem, sound, ['body'])) && tastesBalanced(problem, evidence)
+    (plainMiss(problem, sound, 'body') !== 0 || isToFix(problem, sound, ['body'])) && tastesBalanced(problem, evidence)
   );
 }
 

@@ -8,7 +8,7 @@ import type { Situation } from '../lookahead/situation';
 import type { Evidence } from '../shots/evidence';
 import { sideOut, WINDOW_DOUBT } from '../shots/inTime';
 import { tastedMiss, tastesPlainlyOff, tastesRight } from '../shots/taste';
-import { wouldMend, wouldWorsen, type Side } from './besideWindow';
+import { wouldFix, wouldWorsen, type Side } from './besideWindow';
 import type { Plan } from './plan';
 import { leadsToWhatWasOff, wrongTurns } from './swings';
 
@@ -39,7 +39,7 @@ export function straysOut(problem: Problem, { sameSettings, last }: Evidence, he
   if (here.windowShare < WINDOW_DOUBT) {
     const side = sideOf(here.medianTimeSeconds);
     const isClocked = timed.length > 0 && outside(mean) <= 0;
-    // Where the clock itself said "in the window", the doubt is inference: a cup that is off is mended by taste, any other may
+    // Where the clock itself said "in the window", the doubt is inference: a cup that is off is fixed by taste, any other may
     // be pulled again. So is a cup that the grind would lead further off, where the clock said as good as in it.
     if (isClocked && tastesPlainlyOff(problem, timed)) return null;
     if (timed.length > 0 && outside(mean) <= GRACE_SECONDS && wouldWorsen(problem, timed, side)) return null;
@@ -54,18 +54,18 @@ export function straysOut(problem: Problem, { sameSettings, last }: Evidence, he
   const seconds = last.sound ? last.timeSeconds : null;
   if (seconds === null) return null;
   const side = sideOf(seconds);
-  // Beside a cup as wanted the time is all that is lacking, and beside one that is off the same way grind mends both; beside
+  // Beside a cup as wanted the time is all that is lacking, and beside one that is off the same way grind fixes both; beside
   // another a second or two are not told from noise.
   const isUntasted = tastedMiss(problem, timed, 'balance') === null;
-  const isMended = wouldMend(problem, timed, side);
-  const isTimeAll = isUntasted || tastesRight(problem, timed) || isMended;
+  const isFixed = wouldFix(problem, timed, side);
+  const isTimeAll = isUntasted || tastesRight(problem, timed) || isFixed;
   if (outside(seconds) <= (isTimeAll ? GRACE_SECONDS : PUCK_STRAYS * seconds)) return null;
-  return { side, isSure: isMended };
+  return { side, isSure: isFixed };
 }
 
 /**
  * Where time is an outcome it has no window to be brought into, only a range that is tolerated: a cup that ran outside it and is plainly
- * off, or off the way that grind mends, gushed or choked. That is the grind's business, unless grind would lead the cup further off.
+ * off, or off the way that grind fixes, gushed or choked. That is the grind's business, unless grind would lead the cup further off.
  */
 export function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, here: Outlook): Stray | null {
   const { min, max } = problem.request.target.timeSeconds;
@@ -75,7 +75,7 @@ export function gushesOrChokes(problem: Problem, { sameSettings }: Evidence, her
   const side = mean < min ? 'too fast' : 'too slow';
   const isTasted = timed.some(({ taste }) => taste !== null);
   const isFault = tastesPlainlyOff(problem, timed) && !wouldWorsen(problem, timed, side);
-  if (isTasted && !isFault && !wouldMend(problem, timed, side)) return null;
+  if (isTasted && !isFault && !wouldFix(problem, timed, side)) return null;
   return { side, isSure: true };
 }
 

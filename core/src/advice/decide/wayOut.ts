@@ -26,13 +26,13 @@ export interface WayOut {
   plan: Plan;
   candidates: Choice[];
   /**
-   * One shot does not tell: time and taste are each off by no more than noise, and what mends one would spoil the other; or the cup is
+   * One shot does not tell: time and taste are each off by no more than noise, and what fixes one would spoil the other; or the cup is
    * off the other way than one that was hardly different, with nothing between.
    */
   torn: 'by noise' | 'by two cups' | null;
 }
 
-/** The plan and its moves; another one where its levers mend no cup: in a school with one lever, or after a shot that ran out of the window. */
+/** The plan and its moves; another one where its levers fix no cup: in a school with one lever, or after a shot that ran out of the window. */
 export function wayOut(input: WayOutInput): WayOut {
   const { problem, evidence, mixture, still, planned, open } = input;
   const first: WayOut = { plan: planned, candidates: open(planned), torn: null };
@@ -45,7 +45,7 @@ export function wayOut(input: WayOutInput): WayOut {
     const candidates = open(plan);
     if (hasWay(candidates)) return { plan, candidates, torn: null };
   }
-  // What would mend the taste leads a time that is out already further out, or leaves it there.
+  // What would fix the taste leads a time that is out already further out, or leaves it there.
   const besideWindow = heatBesideWindow(problem, evidence, mixture.main);
   if (besideWindow !== null) return { plan: besideWindow, candidates: open(besideWindow), torn: null };
   const back = timeFirst(problem, evidence) ?? intoRange(problem, still.outlook);
@@ -61,7 +61,7 @@ function mayBeNoise({ problem, evidence, still }: WayOutInput): boolean {
   return rightBy(problem, still.outlook) >= WORTH_A_SHOT && !tastesPlainlyOff(problem, evidence.sound);
 }
 
-/** One cup a little off at the window's edge, and all that mends it leads out. */
+/** One cup a little off at the window's edge, and all that fixes it leads out. */
 function isTornAtEdge(input: WayOutInput, open: readonly Choice[]): boolean {
   const { problem, evidence, still, planned } = input;
   if (problem.method.timeIs === 'outcome' || planned.stage !== 'taste' || evidence.sound.length !== 1) return false;
@@ -72,7 +72,7 @@ function isTornAtEdge(input: WayOutInput, open: readonly Choice[]): boolean {
 
 /**
  * The cup here is off the other way than those at settings so near that they cannot turn a cup round: one of them was odd. Where what would
- * mend this one is to go back there, something may lie between and is tried first; where steps are coarse the next lever finishes the job.
+ * fix this one is to go back there, something may lie between and is tried first; where steps are coarse the next lever finishes the job.
  * Where the lever went the other way, only the shot just before counts: of older ones others have told since.
  */
 function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutInput, open: readonly Choice[]): boolean {
@@ -91,15 +91,15 @@ function isBetweenTwoCups({ problem, evidence, still, planned, legal }: WayOutIn
   const isJustBefore = ({ move }: Choice): boolean => before !== undefined && isSame(before.planned, move.settings);
   const between = waysOut(problem, evidence, still.outlook, open);
   const moves = legal(planned);
-  const mending = waysOut(problem, evidence, still.outlook, moves);
+  const fixing = waysOut(problem, evidence, still.outlook, moves);
   return moves
     .filter((choice) => isSmall(choice) && wasTried(choice))
     .some((tried) =>
-      mending.includes(tried) ? !between.some((choice) => choice.move.lever === tried.move.lever) : isJustBefore(tried),
+      fixing.includes(tried) ? !between.some((choice) => choice.move.lever === tried.move.lever) : isJustBefore(tried),
     );
 }
 
-/** A time that is an outcome is brought further into what is tolerated, where nothing else mends the cup without leading it out. */
+/** A time that is an outcome is brought further into what is tolerated, where nothing else fixes the cup without leading it out. */
 function intoRange({ method, request }: Problem, here: Outlook): Plan | null {
   if (method.timeIs === 'target') return null;
   const { min, max } = request.target.timeSeconds;

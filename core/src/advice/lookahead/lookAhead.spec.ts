@@ -45,7 +45,7 @@ describe('shots to go', () => {
   it('add one move to a goal that is surely right, and its whole price where none is', () => {
     const oneMoveAway = outlook({ yieldGrams: 40 }, () => ({ good: true }));
     expect(costs([wrong], [wrong, oneMoveAway])).toEqual([2]);
-    // One shot, one more at the same settings, ten to mend what is surely wrong.
+    // One shot, one more at the same settings, ten to fix what is surely wrong.
     expect(costs([wrong], [wrong])).toEqual([12]);
   });
 
@@ -56,7 +56,7 @@ describe('shots to go', () => {
     expect(costs([wrong], [inRatio])).toEqual([2]);
   });
 
-  it('value what a shot teaches: an outcome that tells right from wrong saves the mending', () => {
+  it('value what a shot teaches: an outcome that tells right from wrong saves the fixing', () => {
     // Outcomes are imagined from every fourth particle: halves must not follow that beat.
     const half = (k: number) => k % 8 < 4;
     // Both are right for half the beliefs; only the first one's time says which half.

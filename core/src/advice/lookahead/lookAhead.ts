@@ -3,9 +3,9 @@ import type { Outlook, Particles } from '../belief/particles';
 
 /** Outcomes imagined for each move. */
 const OUTCOMES = 12;
-/** Shots that a wrong setting costs, on average, to be found out and mended. */
+/** Shots that a wrong setting costs, on average, to be found out and fixed. */
 const MENDING_SHOTS = 10;
-/** What a wrong claim costs, in shots, seen from a shot or two before it: the trust, and beginning anew. */
+/** What a wrong claim costs, in shots, seen from a shot or two before it: the trust, and beginning again. */
 const FALSE_CLAIM_SHOTS = 13;
 
 export interface LookAheadInput {

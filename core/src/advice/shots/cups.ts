@@ -17,8 +17,8 @@ import {
 
 /** Marked this of ten a cup is one to serve. */
 export const LIKED = 7;
-/** Marked this of ten a cup is gladly served. */
-export const GLADLY = 8;
+/** Marked this of ten a cup is happily served. */
+export const HAPPILY = 8;
 /** Marked this of ten it is a delight: the mark outweighs a word that is half a point further off. */
 export const DELIGHT = { mark: 9, points: 0.5 };
 /** Marked below this of ten a cup lacks something, though no word says what. */
@@ -44,15 +44,15 @@ export function isLiked({ marks }: Pour): boolean {
 
 /** Poured and tasted as wanted, give or take what a barista still calls so. */
 export function readsRight(problem: Problem, pour: Pour, graceSeconds = GRACE_SECONDS): boolean {
-  const isAsWanted = (tastesRight(problem, [pour]) && !isToMend(problem, [pour])) || isBright(problem, pour);
+  const isAsWanted = (tastesRight(problem, [pour]) && !isToFix(problem, [pour])) || isBright(problem, pour);
   return isAsWanted && (problem.method.timeIs === 'outcome' || isInTime(problem, pour, graceSeconds));
 }
 
-/** The acidity of a light roast is no fault where sweetness balances it: called sour, though not plainly, sweet, and gladly served. */
+/** The acidity of a light roast is no fault where sweetness balances it: called sour, though not plainly, sweet, and happily served. */
 export function isBright(problem: Problem, pour: Pour): boolean {
   const balance = pour.taste?.balance;
   if (balance == null || balance >= problem.request.target.balance) return false;
-  const isSweet = (pour.marks.sweetness ?? 0) >= SWEET && (pour.marks.overall ?? 0) >= GLADLY;
+  const isSweet = (pour.marks.sweetness ?? 0) >= SWEET && (pour.marks.overall ?? 0) >= HAPPILY;
   const isPlain = plainMiss(problem, [pour], 'balance') !== 0;
   return isSweet && !isPlain && isWithin(problem, [pour], 'body') && BRIGHT_ROASTS.has(problem.request.coffee.roast);
 }
@@ -62,9 +62,9 @@ export function isServed(problem: Problem, pour: Pour): boolean {
   return isLiked(pour) && !isPlainlyOff(problem, pour);
 }
 
-/** Marked like a cup one serves gladly, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
-export function isServedGladly(problem: Problem, pour: Pour): boolean {
-  return (pour.marks.overall ?? 0) >= GLADLY && !isPlainlyOff(problem, pour, forgivenTo(pour));
+/** Marked like a cup one serves happily, though a word puts it off by no more than noise: the two disagree, and only another can tell. */
+export function isServedHappily(problem: Problem, pour: Pour): boolean {
+  return (pour.marks.overall ?? 0) >= HAPPILY && !isPlainlyOff(problem, pour, forgivenTo(pour));
 }
 
 /** How far beyond tolerance a word is put down to the tongue. */
@@ -79,13 +79,13 @@ export function isPlainlyOff(problem: Problem, pour: Pour, noise = PLAINLY): boo
 }
 
 /**
- * Off by more than tolerance and not gladly served, or marked low, whatever the words: where one or two cups are all there is nobody
+ * Off by more than tolerance and not happily served, or marked low, whatever the words: where one or two cups are all there is nobody
  * writes that card, whatever the odds.
  */
 export function isCalledOff(problem: Problem, pour: Pour): boolean {
   const mark = pour.marks.overall;
-  if (mark === null ? isToMend(problem, [pour]) : mark < PASSABLE) return true;
-  if ((mark !== null && mark >= GLADLY) || isBright(problem, pour)) return false;
+  if (mark === null ? isToFix(problem, [pour]) : mark < PASSABLE) return true;
+  if ((mark !== null && mark >= HAPPILY) || isBright(problem, pour)) return false;
   return !TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale));
 }
 
@@ -93,7 +93,7 @@ export function isCalledOff(problem: Problem, pour: Pour): boolean {
  * The newest cup is called off by more than tolerance, those before it at the same settings do not take that back, and it was not
  * marked as one to serve: noise or not, who tastes sour turns something.
  */
-export function isToMend(
+export function isToFix(
   problem: Problem,
   sound: readonly Pour[],
   scales: readonly TasteScale[] = TASTE_SCALES,
@@ -110,10 +110,10 @@ export function isSpotless(problem: Problem, pour: Pour): boolean {
   return isOnTime && TASTE_SCALES.every((scale) => isWithin(problem, [pour], scale, SMALLEST_WORD));
 }
 
-/** Gladly served each time, and spotless the last time: whatever is believed of these settings, nobody turns anything for such a cup. */
+/** Happily served each time, and spotless the last time: whatever is believed of these settings, nobody turns anything for such a cup. */
 export function isGladEachTime(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);
-  return newest !== undefined && isSpotless(problem, newest) && sound.every((pour) => isServedGladly(problem, pour));
+  return newest !== undefined && isSpotless(problem, newest) && sound.every((pour) => isServedHappily(problem, pour));
 }
 
 /** The time is right, the cup was marked low, and nobody said whether sour or bitter, thin or heavy: no lever can be chosen by that. */
@@ -154,17 +154,17 @@ export function hasStoodTwice(problem: Problem, sound: readonly Pour[]): boolean
   return sound.length >= (isPlain ? 2 : 3) && right.length >= Math.max(2, TWO_OF_THREE * sound.length);
 }
 
-/** The newest cup and one before it read right and were gladly served. */
-export function isGladlyTwice(problem: Problem, sound: readonly Pour[]): boolean {
-  const isGlad = (pour: Pour): boolean => (pour.marks.overall ?? 0) >= GLADLY && readsRight(problem, pour);
+/** The newest cup and one before it read right and were happily served. */
+export function isHappilyTwice(problem: Problem, sound: readonly Pour[]): boolean {
+  const isGlad = (pour: Pour): boolean => (pour.marks.overall ?? 0) >= HAPPILY && readsRight(problem, pour);
   return sound.filter(isGlad).length >= 2 && isGlad(sound.at(-1)!);
 }
 
-/** Right, but called off to the same side of the balance every time, and not gladly served: that is hardly the tongue. */
+/** Right, but called off to the same side of the balance every time, and not happily served: that is hardly the tongue. */
 export function leansAlike(problem: Problem, sound: readonly Pour[]): boolean {
   const right = sound.filter((pour) => readsRight(problem, pour) && !isBright(problem, pour));
   const isUnmarked = right.at(-1)?.marks.overall == null;
-  if (right.length < 2 || isUnmarked || isGladlyTwice(problem, sound)) return false;
+  if (right.length < 2 || isUnmarked || isHappilyTwice(problem, sound)) return false;
   const misses = right.map((pour) => tastedMiss(problem, [pour], 'balance') ?? 0);
   return misses.every((miss) => miss >= SMALLEST_WORD) || misses.every((miss) => miss <= -SMALLEST_WORD);
 }

@@ -146,7 +146,7 @@ export function missedRecipe(pour: Pour): Evidence['strayed'] {
 }
 
 /**
- * How far the last shot fell from what the earlier ones foretold, by leaving it out of the belief in closed form
+ * How far the last shot fell from what the earlier ones predicted, by leaving it out of the belief in closed form
  * (Sherman–Morrison): with w its precision and h = w·gᵀΣg its leverage, the residual without it is r/(1 − h) and the
  * belief's own variance gᵀΣg/(1 − h). No second inference is needed.
  */

@@ -1,6 +1,6 @@
 import { answer, findMethod, METHOD_IDS, type Advice } from '../..';
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
-import { isToMend } from '../shots/cups';
+import { isToFix } from '../shots/cups';
 import type { AdviceRequest } from '../contract/request';
 import { coarser, cooler, finer, grinder, hotter, longer, shorter, variables, type Check } from './situations.fixture';
 
@@ -48,40 +48,40 @@ const WORDS: { said: string; of: [balance: number, body: number]; turned: Check[
 describe.each(METHOD_IDS)('one word from the middle of the window: %s', (method) => {
   const isGrindAlone = findMethod(method)!.locks.includes('yield');
 
-  it.each(WORDS)('a cup called $said that nobody would serve is mended, not pulled again', ({ of, turned }) => {
+  it.each(WORDS)('a cup called $said that nobody would serve is fixed, not pulled again', ({ of, turned }) => {
     const grindOnly = of[0] + of[1] < 0 ? finer : coarser;
-    const isMending: Check = (a) => (isGrindAlone ? grindOnly(a) : turned.some((check) => check(a)));
+    const isFixing: Check = (a) => (isGrindAlone ? grindOnly(a) : turned.some((check) => check(a)));
     for (const gear of GRINDERS) {
       expect(afterCups(method, [cup(...of), cup(...of), cup(...of)], gear, true).action).not.toBe('dialled');
       for (const overall of [undefined, 5, 6]) {
         for (const isMoved of [false, true]) {
           const advice = afterCups(method, [cup(...of, overall)], gear, isMoved);
           const asked = `marked ${overall ?? 'by nobody'}${isMoved ? ', after a move' : ''}`;
-          expect([asked, isMending(advice) ? 'mended' : advice.changed]).toEqual([asked, 'mended']);
+          expect([asked, isFixing(advice) ? 'fixed' : advice.changed]).toEqual([asked, 'fixed']);
         }
       }
     }
   });
 });
 
-describe('a cup to mend', () => {
-  const isMended = (...cups: Taste[]): boolean => {
+describe('a cup to fix', () => {
+  const isFixed = (...cups: Taste[]): boolean => {
     const shots = cups.map((taste) => everydayShot({ timeSeconds: 29, taste }));
     const problem = problemOf({ shots });
-    return isToMend(problem, problem.pours);
+    return isToFix(problem, problem.pours);
   };
 
   it('is one called off and not marked as one to serve', () => {
-    expect([undefined, 6.5, 7].map((mark) => isMended(cup(-1, 0, mark)))).toEqual([true, true, false]);
-    expect([0.5, -0.5, 1, -1].map((balance) => isMended(cup(balance, 0, 6)))).toEqual([false, false, true, true]);
-    expect([0.5, -0.5, 1, -1].map((body) => isMended(cup(0, body, 6)))).toEqual([false, false, true, true]);
+    expect([undefined, 6.5, 7].map((mark) => isFixed(cup(-1, 0, mark)))).toEqual([true, true, false]);
+    expect([0.5, -0.5, 1, -1].map((balance) => isFixed(cup(balance, 0, 6)))).toEqual([false, false, true, true]);
+    expect([0.5, -0.5, 1, -1].map((body) => isFixed(cup(0, body, 6)))).toEqual([false, false, true, true]);
   });
 
   it('is none where the cups before take the word back, or two say the opposite', () => {
-    expect(isMended(cup(0, 0, 6), cup(-1, 0, 6))).toBe(false);
-    expect(isMended(cup(-1, 0, 6), cup(0, 0, 6))).toBe(false);
-    expect(isMended(cup(-1, 0, 6), cup(-1, 0, 6))).toBe(true);
-    expect(isMended(cup(2, 0, 6), cup(-2, 0, 6))).toBe(false);
+    expect(isFixed(cup(0, 0, 6), cup(-1, 0, 6))).toBe(false);
+    expect(isFixed(cup(-1, 0, 6), cup(0, 0, 6))).toBe(false);
+    expect(isFixed(cup(-1, 0, 6), cup(-1, 0, 6))).toBe(true);
+    expect(isFixed(cup(2, 0, 6), cup(-2, 0, 6))).toBe(false);
   });
 });
 

@@ -85,7 +85,7 @@ const CONTRADICTED: Situation[] = [
     expect: does('repeat'),
   },
   {
-    name: 'bitter both times, and thin and heavy by turns: what both say is mended',
+    name: 'bitter both times, and thin and heavy by turns: what both say is fixed',
     ask: {
       ...walk,
       shots: [
@@ -150,7 +150,7 @@ const CONTRADICTED: Situation[] = [
     expect: (a) => a.action !== 'dialled',
   },
   {
-    name: 'gladly served twice, a trifle off each time, at the short edge: not moved for the tenths',
+    name: 'happily served twice, a trifle off each time, at the short edge: not moved for the tenths',
     ask: {
       ...walk,
       shots: [

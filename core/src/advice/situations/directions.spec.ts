@@ -109,7 +109,7 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
   });
 
   if (method.timeIs === 'target') {
-    it('mends a plainly wrong cup by taste once the clock read in the window, however doubtful that is', () => {
+    it('fixes a plainly wrong cup by taste once the clock read in the window, however doubtful that is', () => {
       const atTheEdge = (cup: Cup, [before, now]: [before: number, now: number]): string[] =>
         ROASTS.map((roast) =>
           saidBy(
@@ -168,18 +168,18 @@ describe.each(METHOD_IDS.map((id) => findMethod(id)!))('the direction of a move:
     }
   });
 
-  it('mends sour with more extraction and bitter with less', () => {
+  it('fixes sour with more extraction and bitter with less', () => {
     expectOnly(allSaid(method, middle, [-2, 0]), ['finer', 'longer', 'hotter']);
     expectOnly(allSaid(method, middle, [2, 0]), ['coarser', 'shorter', 'cooler']);
   });
 
-  it('mends a heavy cup by thinning it and a thin one by strengthening it', () => {
+  it('fixes a heavy cup by thinning it and a thin one by strengthening it', () => {
     expectOnly(allSaid(method, middle, [0, 2]), isFree ? ['longer', 'less dose'] : ['coarser']);
     expectOnly(allSaid(method, middle, [0, -2]), isFree ? ['shorter', 'more dose'] : ['finer']);
   });
 
   if (isFree) {
-    it('answers sour with heavy, and bitter with thin, by the lever that mends both', () => {
+    it('answers sour with heavy, and bitter with thin, by the lever that fixes both', () => {
       expectOnly(allSaid(method, middle, [-2, 2]), ['longer', 'hotter']);
       expectOnly(allSaid(method, middle, [2, -2]), ['shorter', 'cooler']);
     });

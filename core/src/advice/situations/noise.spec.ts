@@ -35,7 +35,7 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
-    name: 'brought from far to just short of the window, not yet gladly served: a touch finer',
+    name: 'brought from far to just short of the window, not yet happily served: a touch finer',
     ask: {
       ...walk,
       shots: [shot(22, tasting(-1, -1)), shot(26, tasting(-0.5, 0, { sweetness: 7, overall: 7 }), { grind: 11.5 })],
@@ -95,7 +95,7 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
-    name: 'heavy again and again, a little bitter, no single move mends both: still not the same again',
+    name: 'heavy again and again, a little bitter, no single move fixes both: still not the same again',
     ask: {
       machine: { temperatureC: null },
       target: { ...everydayRequest().target, timeSeconds: { min: 27, max: 33 } },
@@ -237,7 +237,7 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.settings.grind >= 6,
   },
   {
-    name: 'longer mended the body, in the window and even: pulled again, not shortened past where it began',
+    name: 'longer fixed the body, in the window and even: pulled again, not shortened past where it began',
     ask: {
       method: 'slow-soak',
       grinder: { ...grinder, step: 1, finer: 'higher' },

@@ -142,7 +142,7 @@ const SITUATIONS: Situation[] = [
     expect: finer,
   },
   {
-    name: 'bitter in the open once coffee mended the body: not more coffee still',
+    name: 'bitter in the open once coffee fixed the body: not more coffee still',
     ask: {
       ...open,
       coffee: { roast: 'medium' },
@@ -219,7 +219,7 @@ const SITUATIONS: Situation[] = [
     expect: (a) => finer(a) && a.settings.yieldGrams === 52 && a.expect.inWindow >= 0.45,
   },
   {
-    name: 'bright twice, sweet and gladly served: acidity is no fault, once more',
+    name: 'bright twice, sweet and happily served: acidity is no fault, once more',
     ask: { ...open, shots: [28, 27].map((seconds) => inTheOpen(seconds, bright)) },
     expect: (a) => a.action === 'repeat' && a.why.some(({ text }) => /sour, but sweet: bright/.test(text)),
   },
@@ -229,7 +229,7 @@ const SITUATIONS: Situation[] = [
     expect: does('dialled'),
   },
   {
-    name: 'as sour, but not sweet: a fault that is mended',
+    name: 'as sour, but not sweet: a fault that is fixed',
     ask: {
       ...open,
       shots: [28, 27].map((seconds) => inTheOpen(seconds, { ...bright, sweetness: 5, overall: 5.5 })),
@@ -237,7 +237,7 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'change' && a.expect.balance.mean > -0.9,
   },
   {
-    name: 'as sour and as sweet from a dark roast: a fault that is mended',
+    name: 'as sour and as sweet from a dark roast: a fault that is fixed',
     ask: {
       ...open,
       coffee: { roast: 'dark' },

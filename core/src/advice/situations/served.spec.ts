@@ -68,7 +68,7 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
-    name: 'a hint of sour in a cup gladly served, from the middle of the window, after one that was sour: confirmed first',
+    name: 'a hint of sour in a cup happily served, from the middle of the window, after one that was sour: confirmed first',
     ask: {
       ...strange,
       target: walk.target,
@@ -102,7 +102,7 @@ const SITUATIONS: Situation[] = [
     expect: coarser,
   },
   {
-    name: 'bitter by a point and marked six: that is mended',
+    name: 'bitter by a point and marked six: that is fixed',
     ask: { ...walk, shots: [shot(31.5, cup(1, 0.5, 6))] },
     expect: does('change'),
   },
@@ -127,7 +127,7 @@ const SITUATIONS: Situation[] = [
     expect: does('change'),
   },
   {
-    name: 'gladly served late once and in time once: a third decides, not a notch',
+    name: 'happily served late once and in time once: a third decides, not a notch',
     ask: {
       ...strange,
       method: 'one-lever',
@@ -188,7 +188,7 @@ const SITUATIONS: Situation[] = [
     expect: does('repeat'),
   },
   {
-    name: 'the best cup yet, in the window, though slower than foretold: the card',
+    name: 'the best cup yet, in the window, though slower than predicted: the card',
     ask: {
       ...strange,
       method: 'one-lever',

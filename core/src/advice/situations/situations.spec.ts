@@ -14,12 +14,12 @@ import {
 
 const SITUATIONS: Situation[] = [
   {
-    name: 'a second or two slow and bitter: coarser mends both, not the yield',
+    name: 'a second or two slow and bitter: coarser fixes both, not the yield',
     ask: { ...walk, shots: [shot(34.4, tasting(1, 0, { sweetness: 5.5, overall: 6 }))] },
     expect: coarser,
   },
   {
-    name: 'a second or two fast and sour: finer mends both',
+    name: 'a second or two fast and sour: finer fixes both',
     ask: { ...walk, shots: [shot(26, tasting(-1, 0, { sweetness: 5.5, overall: 6 }))] },
     expect: finer,
   },
@@ -27,7 +27,7 @@ const SITUATIONS: Situation[] = [
   { name: 'slow and bitter: coarser', ask: { shots: [shot(42, tasting(1.5, 1))] }, expect: coarser },
   { name: 'fast but bitter: the time first', ask: { shots: [shot(19, tasting(1))] }, expect: finer },
   {
-    name: 'out of the window is never mended by yield',
+    name: 'out of the window is never fixed by yield',
     ask: { shots: [shot(21, null), shot(22, null)] },
     expect: finer,
   },
@@ -216,7 +216,7 @@ const SITUATIONS: Situation[] = [
     expect: (a) => !variables(a).includes('temperatureC'),
   },
   {
-    name: 'thin by half a point: nothing to mend',
+    name: 'thin by half a point: nothing to fix',
     ask: { shots: [shot(29, tasting(0, -0.5)), shot(29, tasting(0, -0.5))] },
     expect: does('dialled'),
   },

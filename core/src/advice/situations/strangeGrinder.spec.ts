@@ -57,8 +57,8 @@ describe('the first move on a collar of few steps', () => {
 
 it('reads a choked shot of a quarter of an hour and is not thrown by it', () => {
   const choked = everydayShot({ timeSeconds: 900, firstDripSeconds: 600, seen: ['dripping'], taste: null });
-  const { action, changed, settings, expect: foretold } = answer(everydayRequest({ shots: [choked] })) as Advice;
+  const { action, changed, settings, expect: predicted } = answer(everydayRequest({ shots: [choked] })) as Advice;
   expect([action, changed.map(({ variable }) => variable)]).toEqual(['change', ['grind']]);
   expect(settings.grind).toBeGreaterThan(14);
-  expect(Object.values(foretold.timeSeconds).every(Number.isFinite)).toBe(true);
+  expect(Object.values(predicted.timeSeconds).every(Number.isFinite)).toBe(true);
 });

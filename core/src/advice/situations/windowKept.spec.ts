@@ -70,7 +70,7 @@ const SITUATIONS: Situation[] = [
     expect: cooler,
   },
   {
-    name: 'the same on a machine whose water cannot be set: whatever mends the cup, in the window or not',
+    name: 'the same on a machine whose water cannot be set: whatever fixes the cup, in the window or not',
     ask: {
       ...walk,
       machine: { temperatureC: null },
@@ -93,7 +93,7 @@ const SITUATIONS: Situation[] = [
   })),
 ];
 
-describe('a cup to mend where the window leaves little room', () => {
+describe('a cup to fix where the window leaves little room', () => {
   it.each(SITUATIONS.map((situation) => [situation.name, situation] as const))('%s', (_, situation) => {
     const [said, isGood] = judge(situation);
     expect([said, isGood]).toEqual([said, true]);
@@ -102,8 +102,8 @@ describe('a cup to mend where the window leaves little room', () => {
   it('is told why the grind is passed by', () => {
     const whyOf = (shots: Shot[]): string | undefined =>
       (answer(everydayRequest({ ...walk, shots })) as Advice).why.find(({ code }) => code === 'beyond-window')?.text;
-    expect(whyOf(slowAndSour)).toBe('At 14 it ran 38 s and was sour, too: the grind alone does not mend this cup.');
-    expect(whyOf(fastAndBitter)).toBe('At 14 it ran 22 s and was bitter, too: the grind alone does not mend this cup.');
+    expect(whyOf(slowAndSour)).toBe('At 14 it ran 38 s and was sour, too: the grind alone does not fix this cup.');
+    expect(whyOf(fastAndBitter)).toBe('At 14 it ran 22 s and was bitter, too: the grind alone does not fix this cup.');
     expect(whyOf([at(14, 38, 1), at(16.5, 29, -1.5)])).toBeUndefined();
     expect(whyOf([at(14, 30, -2)])).toBeUndefined();
   });

@@ -33,7 +33,7 @@ describe('cautions', () => {
     expect(ask({ shots }).cautions.find(({ code }) => code === 'caffeine')?.text).toMatch(/^5 shots tasted/);
   });
 
-  it('watch the basket when the dose moves, and the pressure when a puck is to be prepared anew', () => {
+  it('watch the basket when the dose moves, and the pressure when a puck is to be prepared again', () => {
     const codes = (change: Partial<AdviceRequest>) => ask(change).cautions.map(({ code }) => code);
     expect(codes({ start: { grind: 0 }, shots: [everydayShot({ grind: 0, timeSeconds: 18 })] })).toContain('basket');
     const spurting = everydayShot({ timeSeconds: 27, seen: ['spurts'] });

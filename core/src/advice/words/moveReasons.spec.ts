@@ -16,7 +16,7 @@ describe('the reasons for a move', () => {
       if (shots.at(-1)!.taste!.body! < 0) expect(advice.settings.yieldGrams).toBeLessThan(36);
       return advice.why.map(({ code }) => code).filter((code) => ['first-of-two', 'least', 'on-edge'].includes(code));
     };
-    // Finer made it less sour and left it thin: less water mends that and makes it sour again, until the grind follows.
+    // Finer made it less sour and left it thin: less water fixes that and makes it sour again, until the grind follows.
     const thinner = [cup(33, 26.4, -2, -1, 6.5), cup(31, 28.1, -1, -1.5, 7), cup(28.5, 28.2, -0.5, -1, 7.5)];
     expect(why(...thinner, cup(28.5, 29.4, 0, -1.5, 7.5))).toEqual(['first-of-two']);
     // A word that is believed to be noise more likely than not.

@@ -66,7 +66,7 @@ function awayReason(problem: Problem, { chosen, here, evidence }: Decision): Rea
   }
   const { sound } = evidence!;
   if (!tastesRight(problem, sound)) {
-    const text = 'By all that is known little is wrong here, but the cup says otherwise: the least that mends it.';
+    const text = 'By all that is known little is wrong here, but the cup says otherwise: the least that fixes it.';
     return { code: 'least', text };
   }
   const shots = sound.length === 1 ? 'One shot' : `${sound.length} shots`;
@@ -124,17 +124,17 @@ function besideReason(problem: Problem, { last }: Evidence): Reason {
   const [fault, way] = sideOut(problem, last) > 0 ? ['sour', 'Coarser'] : ['bitter', 'Finer'];
   return {
     code: 'beside-window',
-    text: `The time is no further out than shots of the same settings differ, and in the window it was ${fault}, too. ${way} would only lead back there: the temperature mends the cup and leaves the time.`,
+    text: `The time is no further out than shots of the same settings differ, and in the window it was ${fault}, too. ${way} would only lead back there: the temperature fixes the cup and leaves the time.`,
   };
 }
 
-/** Why the grind is passed by for a cup it did not mend on its way through the window. */
+/** Why the grind is passed by for a cup it did not fix on its way through the window. */
 function beyondReasons(problem: Problem, evidence: Evidence): Reason[] {
   const pours = offBeyondWindow(problem, evidence);
   if (pours === null) return [];
   const { planned, timeSeconds } = pours.at(-1)!;
   const fault = tastedMiss(problem, pours, 'balance')! < 0 ? 'sour' : 'bitter';
-  const text = `At ${plainNumber(planned.grind)} it ran ${secondsInWords(timeSeconds!)} and was ${fault}, too: the grind alone does not mend this cup.`;
+  const text = `At ${plainNumber(planned.grind)} it ran ${secondsInWords(timeSeconds!)} and was ${fault}, too: the grind alone does not fix this cup.`;
   return [{ code: 'beyond-window', text }];
 }
 

@@ -1,7 +1,7 @@
 import type { Expectation, Reason } from '../contract/answer';
 import { betterReasons, type Offered } from './betterReasons';
 import { CLAIM_AT_LEAST } from '../decide/claim';
-import { isBright, isServed, isServedGladly, tastesBothWays } from '../shots/cups';
+import { isBright, isServed, isServedHappily, tastesBothWays } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
 import { blockedReasons, moveReasons, overruledReasons } from './moveReasons';
@@ -65,11 +65,11 @@ function standingReasons(problem: Problem, { stage, here }: Decision, { sound, l
       },
     ];
   }
-  if (stage === 'confirm' && isServedGladly(problem, last) && readsOff(problem, last)) {
+  if (stage === 'confirm' && isServedHappily(problem, last) && readsOff(problem, last)) {
     return [
       {
         code: 'confirm',
-        text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10${isHighForTaster(last) ? ', high for this tongue,' : ''} and yet called off by a little: the two disagree, and a cup one serves gladly is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
+        text: `Marked ${plainNumber(last.taste?.overall ?? 0, 1)} of 10${isHighForTaster(last) ? ', high for this tongue,' : ''} and yet called off by a little: the two disagree, and a cup one serves happily is not moved on one word. The same again; so far it is ${odds} that these settings are right.`,
       },
     ];
   }

@@ -97,7 +97,7 @@ const SIGNS_SAY: Partial<Record<Sign, string>> = {
   'uneven-spouts': 'Uneven spouts tell of an uneven bed, unless one merely ran first. Distribute with care.',
   'soupy-puck': 'A soupy puck means little coffee for this basket: harmless.',
   'screen-imprint':
-    'The screen printed on the puck: this dose is high for the basket. Find the dose anew before the card is written.',
+    'The screen printed on the puck: this dose is high for the basket. Find the dose again before the card is written.',
 };
 
 function signReasons({ seen }: Pour): Reason[] {
@@ -141,8 +141,8 @@ function balanceRemedy(problem: Problem, decision: Decision, isSour: boolean): s
   if (action !== 'change') {
     return isBright(problem, decision.evidence!.last) ? ', but sweet: bright, as a light roast may be' : '';
   }
-  const isMended = meanOf(chosen.outlook.balance) > meanOf(here.balance) === isSour;
-  if (isMended) return `: it needs ${isSour ? 'more' : 'less'} extraction`;
+  const isFixed = meanOf(chosen.outlook.balance) > meanOf(here.balance) === isSour;
+  if (isFixed) return `: it needs ${isSour ? 'more' : 'less'} extraction`;
   return stage === 'window' ? ': the time comes first' : '';
 }
 
@@ -158,8 +158,8 @@ function bodyRemedy({ action, stage, evidence, chosen, here }: Decision, isThin:
     return `: ${isThin ? 'less' : 'more'} water for the same coffee sets that right`;
   }
   if (stage === 'window') return ': the time comes first';
-  const isMended = meanOf(chosen.outlook.body) > meanOf(here.body) === isThin;
-  return isMended
+  const isFixed = meanOf(chosen.outlook.body) > meanOf(here.body) === isThin;
+  return isFixed
     ? `: ${chosen.move.lever === 'grind' ? 'the grind' : 'this'} moves it a little that way too`
     : ': that comes after';
 }

@@ -72,7 +72,7 @@ export function stageReasons(problem: Problem, decision: Decision, evidence: Evi
       const { expectedSeconds, sigmas } = evidence.surprise!;
       const side = sigmas > 0 ? 'slower' : 'faster';
       const what = isSurprising(evidence)
-        ? `${seconds(last.clockSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots foretold.`
+        ? `${seconds(last.clockSeconds!)} is ${side} than the ${seconds(expectedSeconds)} the earlier shots predicted.`
         : `${seconds(last.timeSeconds!)} is outside the window, after a series inside it.`;
       return [
         { code: 'surprise', text: `${what} One odd shot is noise until it happens twice.` },
