@@ -1,4 +1,6 @@
 export {
+  type Assumable,
+  ASSUMABLE,
   brewRatio,
   type Cause,
   CAUSES,
@@ -17,6 +19,7 @@ export {
   LIMITS,
   millilitresFromGrams,
   MOST_EXTRACTED_PERCENT,
+  ML_PER_OUNCE,
   MOST_SIGNS,
   ratioStyle,
   type Roast,
@@ -24,6 +27,10 @@ export {
   roundTo,
   type Scale,
   scaleRecipe,
+  type Serving,
+  SERVINGS,
+  SHOT_KINDS,
+  type ShotKind,
   type Sign,
   SIGNS,
   SMALLEST_STEP,
@@ -104,7 +111,16 @@ export {
   whatIf,
   type FieldError,
 } from './advice';
-export { type CarriedStart, driftedStart, middleOfLast, stationState, type StationState } from './drift';
+export {
+  type CarriedStart,
+  driftedStart,
+  foundTime,
+  type FoundTime,
+  middleOfLast,
+  spreadInService,
+  stationState,
+  type StationState,
+} from './drift';
 export {
   combineCoffee,
   combineSlopes,
@@ -170,12 +186,23 @@ export {
 } from './opening';
 export { type Calibrated, firstDripDelay, temperatureOffset } from './machine';
 export {
+  CHECK_REASONS,
+  type CheckReason,
+  type CheckRule,
+  clockTimeOf,
+  clockTimeToday,
   dayAfter,
   daysBetween,
+  type DueCheck,
+  dueCheck,
   isTimeZone,
+  lastClockTime,
   LATEST_FIRST_HOUR,
+  MOST_CHECK_TIMES,
   shopDay,
   shopDayStart,
   type ShopHours,
+  startOfDay,
+  USUAL_CHECK_TIMES,
   USUAL_FIRST_HOUR,
 } from './day';

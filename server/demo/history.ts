@@ -4,6 +4,7 @@ import {
   combineCoffee,
   combineSlopes,
   dialInBudget,
+  foundTime,
   lessonOf,
   palateOf,
   parseAdviceRequest,
@@ -16,10 +17,11 @@ import {
   type Lesson,
   type PuckWorld,
   type Settings,
+  type ShotKind,
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
-import { PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
+import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
 import { addPreparation } from './preparation';
@@ -39,6 +41,7 @@ export function makeHistory(now: Date): DemoRows {
     const palate = palateOf(maker.rows.tastings.filter((tasting) => tasting.person === person));
     maker.rows.palates.push({ person, palate, forgetBefore: null, updatedAt: now });
   }
+  for (const name of PEOPLE) maker.add('people', { name, isLead: name === LEAD });
   addPreparation(maker);
   return maker.rows;
 }
@@ -49,7 +52,7 @@ class StationHistory {
   private readonly basketId: string;
   private readonly stationId: string;
   private readonly target: Record<string, unknown>;
-  private readonly cardIds = new Map<string, { id: string; versions: number }>();
+  private readonly cardIds = new Map<string, { id: string; versionId: string; versions: number }>();
   private settings: Settings;
   private learned: LearnedSlope | null = null;
   private bagId: string | null = null;
@@ -161,7 +164,16 @@ class StationHistory {
       // A dry wind comes up during the last morning.
       const wind = drifting ? -0.05 * Math.max(0, i - 1) : 0;
       const at = this.maker.at(daysAgo, (i + 0.5) / count);
-      this.pour({ coffee, at, runId: null, previousGrind: this.settings.grind, wind, tasted: i === 0 });
+      this.pour({
+        coffee,
+        at,
+        kind: i === 0 ? 'check' : 'service',
+        runId: null,
+        previousGrind: this.settings.grind,
+        wind,
+        tasted: i === 0,
+      });
+      // The first one of the day is pulled to see how the recipe stands.
     }
   }
 
@@ -194,7 +206,18 @@ class StationHistory {
       const at = dayjs(startedAt)
         .add(3 * shots.length + 2, 'minute')
         .toDate();
-      shots.push(this.pour({ coffee, at, runId, previousGrind, wind: 0, tasted: true, planned: advice.settings }));
+      shots.push(
+        this.pour({
+          coffee,
+          at,
+          kind: 'dial-in',
+          runId,
+          previousGrind,
+          wind: 0,
+          tasted: true,
+          planned: advice.settings,
+        }),
+      );
       advice = ask();
     }
     if (end === 'leave-open') return;
@@ -203,7 +226,7 @@ class StationHistory {
       .add(3 * shots.length + 4, 'minute')
       .toDate();
     Object.assign(this.maker.row('runs', runId), { status: 'kept', endedAt, updatedAt: endedAt });
-    this.keepCard(coffee, runId, endedAt);
+    this.keepCard(coffee, { runId, at: endedAt, shots });
   }
 
   /** What the server does when a dial-in ends. */
@@ -265,13 +288,15 @@ class StationHistory {
   private pour(input: {
     coffee: DemoCoffee;
     at: Date;
+    kind: ShotKind;
     runId: string | null;
     previousGrind: number;
     wind: number;
     tasted: boolean;
     planned?: Settings;
   }) {
-    const { coffee, at, runId, previousGrind, wind, tasted } = input;
+    const { coffee, at, kind, runId, previousGrind, wind, tasted } = input;
+    const person = PEOPLE[at.getDate() % 3]!;
     const brewed: BrewSettings = { ...this.settings, temperatureC: this.settings.temperatureC ?? 92.5 };
     const pulled = pullShot({
       world: this.world(coffee),
@@ -284,6 +309,11 @@ class StationHistory {
     const clock = { clock: 1 + Math.floor(this.maker.uniform() * 4) };
     const shot = {
       runId,
+      kind,
+      coffeeId: this.coffeeId(coffee),
+      cardVersionId: runId ? null : (this.cardIds.get(coffee.name)?.versionId ?? null),
+      pulledBy: person,
+      changedBy: person,
       stationId: this.stationId,
       pulledAt: at,
       createdAt: at,
@@ -297,17 +327,19 @@ class StationHistory {
       firstDripSeconds: runId ? pulled.firstDripSeconds : null,
       seen: pulled.seen.map((sign) => (sign === 'spurts' ? { sign, ...clock } : { sign })),
       purged: pulled.purged,
-      verdict: pulled.taste.overall >= 6.5 ? ('serve' as const) : ('sink' as const),
+      verdict: pulled.taste.overall >= 6.5 ? ('serve' as const) : ('discard' as const),
     };
     const shotId = this.maker.add('shots', shot);
     if (!tasted) return { ...shot, tastings: [] };
-    const person = PEOPLE[at.getDate() % 3]!;
     const taste = notedBy(person, pulled.taste);
-    this.maker.add('tastings', { shotId, person, ...taste, createdAt: at });
+    this.maker.add('tastings', { shotId, person, changedBy: person, ...taste, createdAt: at });
     return { ...shot, tastings: [taste] };
   }
 
-  private keepCard(coffee: DemoCoffee, runId: string, at: Date): void {
+  private keepCard(
+    coffee: DemoCoffee,
+    { runId, at, shots }: { runId: string; at: Date; shots: ReturnType<StationHistory['pour']>[] },
+  ): void {
     const known = this.cardIds.get(coffee.name);
     const cardId =
       known?.id ??
@@ -319,25 +351,27 @@ class StationHistory {
         createdAt: at,
       });
     const version = (known?.versions ?? 0) + 1;
-    this.cardIds.set(coffee.name, { id: cardId, versions: version });
     this.maker.row('cards', cardId).updatedAt = at;
     const { grinder, machine, basket, target } = this.demo;
-    this.maker.add('card_versions', {
+    const recipe = {
+      ...this.settings,
+      timeSeconds: { min: target.min, max: target.max },
+      timer: 'pump-on',
+      grinderName: grinder.name,
+      machineName: machine.name,
+      basketName: basket.name,
+    };
+    const versionId = this.maker.add('card_versions', {
       cardId,
       version,
       runId,
-      recipe: {
-        ...this.settings,
-        timeSeconds: { min: target.min, max: target.max },
-        timer: 'pump-on',
-        grinderName: grinder.name,
-        machineName: machine.name,
-        basketName: basket.name,
-      },
+      recipe,
+      found: foundTime(shots, recipe),
       tastesLike: coffee.tastesLike,
       setBy: PEOPLE[version % 3],
       note: version === 1 ? 'first bag' : 'new bag',
       createdAt: at,
     });
+    this.cardIds.set(coffee.name, { id: cardId, versionId, versions: version });
   }
 }

@@ -3,6 +3,7 @@ import { PLAIN_WORLD, type PuckWorld, type Roast } from '@olvet/core';
 /** Lantern Quay, a harbour café on an island that is on no map. Every name here is made up. */
 export const SHOP_NAME = 'Lantern Quay';
 export const PEOPLE = ['Ines', 'Tomas', 'Oda'] as const;
+export const LEAD: (typeof PEOPLE)[number] = 'Oda';
 
 export interface DemoStation {
   key: string;

@@ -12,10 +12,11 @@ export type DemoRows = Record<
   | 'scales'
   | 'stations'
   | 'runs'
-  | 'shots'
-  | 'tastings'
   | 'cards'
   | 'card_versions'
+  | 'shots'
+  | 'tastings'
+  | 'people'
   | 'palates'
   | 'weighings'
   | 'found_doses'
@@ -38,10 +39,11 @@ export class HistoryMaker {
     scales: [],
     stations: [],
     runs: [],
-    shots: [],
-    tastings: [],
     cards: [],
     card_versions: [],
+    shots: [],
+    tastings: [],
+    people: [],
     palates: [],
     weighings: [],
     found_doses: [],

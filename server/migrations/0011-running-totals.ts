@@ -1,4 +1,4 @@
-import type { Migration } from '../src/database/migration';
+import type { Migration, MigrationContext } from '../src/database/migration';
 
 /** Which rows a statement took away and which it added, each with its sign. */
 const CHANGES = {
@@ -15,17 +15,20 @@ const CHANGES = {
  * the length of the history are read in a moment however long it is, and no write can forget to count. Counted once a
  * statement: row by row, every count would be one more version of the same total.
  */
-export const up: Migration['up'] = async ({ run }) => {
+export const up: Migration['up'] = (context) => count(context, 'discardedAt');
+
+/** @param removedAt the column that says a shot was entered by mistake, which has not always been called the same */
+export async function count({ run }: MigrationContext, removedAt: string): Promise<void> {
   await run(`CREATE TABLE station_totals (
     "shopId" uuid NOT NULL, "stationId" uuid NOT NULL, "shots" integer NOT NULL, "grams" double precision NOT NULL,
     PRIMARY KEY ("shopId", "stationId"),
     FOREIGN KEY ("shopId", "stationId") REFERENCES stations ("shopId", "id") ON DELETE CASCADE)`);
-  await run(`INSERT INTO station_totals ${totalsOf('SELECT *, 1 AS "sign" FROM shots')}`);
+  await run(`INSERT INTO station_totals ${totalsOf('SELECT *, 1 AS "sign" FROM shots', removedAt)}`);
   for (const [event, { tables, rows }] of Object.entries(CHANGES)) {
     const name = `count_shots_${event.toLowerCase()}`;
     await run(`CREATE FUNCTION ${name}() RETURNS trigger LANGUAGE plpgsql AS $$
       BEGIN
-        INSERT INTO station_totals ${totalsOf(rows)}
+        INSERT INTO station_totals ${totalsOf(rows, removedAt)}
         ON CONFLICT ("shopId", "stationId") DO UPDATE SET
           "shots" = station_totals."shots" + EXCLUDED."shots", "grams" = station_totals."grams" + EXCLUDED."grams";
         RETURN NULL;
@@ -33,7 +36,7 @@ export const up: Migration['up'] = async ({ run }) => {
     await run(`CREATE TRIGGER ${name} AFTER ${event} ON shots REFERENCING ${tables}
       FOR EACH STATEMENT EXECUTE FUNCTION ${name}()`);
   }
-};
+}
 
 export const down: Migration['down'] = async ({ run }) => {
   for (const event of Object.keys(CHANGES)) {
@@ -44,10 +47,10 @@ export const down: Migration['down'] = async ({ run }) => {
 };
 
 /** By station, in one order for all, so that two that write at once wait for each other and never in a circle. */
-function totalsOf(rows: string): string {
+function totalsOf(rows: string, removedAt: string): string {
   return `SELECT "shopId", "stationId", sum("sign"),
-      coalesce(sum("sign" * "doseGrams") FILTER (WHERE "discardedAt" IS NULL), 0)
+      coalesce(sum("sign" * "doseGrams") FILTER (WHERE "${removedAt}" IS NULL), 0)
     FROM (${rows}) changed GROUP BY "shopId", "stationId"
-    HAVING sum("sign") <> 0 OR coalesce(sum("sign" * "doseGrams") FILTER (WHERE "discardedAt" IS NULL), 0) <> 0
+    HAVING sum("sign") <> 0 OR coalesce(sum("sign" * "doseGrams") FILTER (WHERE "${removedAt}" IS NULL), 0) <> 0
     ORDER BY "shopId", "stationId"`;
 }

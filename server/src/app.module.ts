@@ -8,6 +8,9 @@ import { DoseWeighingsModule } from './weighings/doseWeighings.module';
 import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
+import { CoffeeChangesModule } from './coffeeChanges/coffeeChanges.module';
+import { DayModule } from './day/day.module';
+import { PeopleModule } from './people/people.module';
 import { ShelfModule } from './shelf/shelf.module';
 import { CalendarModule } from './calendar/calendar.module';
 import { BoardModule } from './board/board.module';
@@ -68,6 +71,9 @@ export class AppModule {
         AdviceModule,
         HealthModule,
         CorrectionsModule,
+        PeopleModule,
+        DayModule,
+        CoffeeChangesModule,
       ],
       providers: [{ provide: CONFIG, useValue: config }, Clock],
       exports: [CONFIG, Clock],

@@ -12,6 +12,7 @@ import { refuseDeepJson } from './common/jsonDepth';
 import type { Config } from './config';
 import { describeApi } from './description/document';
 import { LOOPBACK_NAMES, onlyOwnPages } from './door/ownPages';
+import { noteWhoIsThere } from './people/whoIsThere';
 
 const BODY_LIMIT = '1mb';
 
@@ -35,6 +36,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(
     express.json({ limit: BODY_LIMIT, strict: false, verify: (_request, _response, body) => refuseDeepJson(body) }),
   );
+  app.use(noteWhoIsThere);
   app.setGlobalPrefix('api');
   app.useGlobalFilters(new ProblemFilter());
   SwaggerModule.setup('api/docs', app, () => describeApi(app), { jsonDocumentUrl: 'api/openapi.json' });

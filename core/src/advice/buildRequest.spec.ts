@@ -60,10 +60,10 @@ describe('building the request of a dial-in', () => {
   });
 
   it('takes a cup that was served or sunk for marked so, unless somebody marked it or nobody tasted it', () => {
-    const overallOf = (verdict: 'serve' | 'sink' | null, tastings: SheetLike['shots'][number]['tastings']) =>
+    const overallOf = (verdict: 'serve' | 'discard' | null, tastings: SheetLike['shots'][number]['tastings']) =>
       buildAdviceRequest({ ...sheet, shots: [{ ...sheet.shots[0]!, verdict, tastings }] }).shots[0]!.taste?.overall;
     expect(overallOf('serve', [{ balance: 0 }])).toBe(8);
-    expect(overallOf('sink', [{ balance: 0 }])).toBe(4);
+    expect(overallOf('discard', [{ balance: 0 }])).toBe(4);
     expect(overallOf(null, [{ balance: 0 }])).toBeNull();
     expect(overallOf('serve', [{ balance: 0, overall: 6 }])).toBe(6);
     expect(overallOf('serve', [])).toBeUndefined();

@@ -1,4 +1,4 @@
-import type { Cause, Roast, Sign, TimerStart, Verdict } from '../brew/types';
+import type { Assumable, Cause, Roast, Serving, Sign, TimerStart, Verdict } from '../brew/types';
 import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { DoseLaw } from '../dose/timedDose';
 import type { Method } from '../method/Method';
@@ -95,7 +95,10 @@ export interface SheetLike {
     purged: boolean;
     cause?: Cause | null;
     versusLast?: Verdict | null;
-    verdict?: 'sink' | 'serve' | null;
+    verdict?: Serving | null;
+    assumed?: readonly Assumable[] | null;
+    /** Read in a glass, where nothing was weighed. */
+    yieldMl?: Maybe;
     tastings: readonly TastingLike[];
   }[];
 }
@@ -145,6 +148,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       doseGrams: shot.doseGrams,
       yieldGrams: shot.yieldGrams,
       grindSeconds: shot.grindSeconds ?? null,
+      assumed: assumedOf(shot),
       temperatureC: shot.temperatureC,
       planned: shot.planned,
       timeSeconds: shot.timeSeconds,
@@ -157,6 +161,12 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       taste: markedBy(shot.verdict, combineTastings(shot.tastings, sheet.palates), taster?.overall),
     })),
   };
+}
+
+/** A yield read in a glass scatters as one that was assumed. */
+function assumedOf({ assumed, yieldMl }: SheetLike['shots'][number]): Assumable[] | null {
+  const all = [...(assumed ?? []), ...(yieldMl == null ? [] : (['yieldGrams'] as const))];
+  return all.length === 0 ? null : [...new Set(all)];
 }
 
 /** Somebody's word for where the grinder stands comes before what its recipes say. */
@@ -186,11 +196,11 @@ function tasterOf({ shots, palates = [] }: SheetLike): LearnedTaster | null {
 }
 
 /** What a cup is marked of ten by most people who would serve it, and by those who would not. */
-export const SERVED_MARK = { serve: 8, sink: 4 } as const;
+export const SERVED_MARK = { serve: 8, discard: 4 } as const;
 
 /** A tasted cup that nobody marked is marked by what was done with it, as these people mark; what nobody tasted says nothing, served or not. */
 function markedBy(
-  verdict: 'sink' | 'serve' | null | undefined,
+  verdict: Serving | null | undefined,
   taste: AdviceShot['taste'],
   marks: LearnedMarks | null | undefined,
 ): AdviceShot['taste'] {

@@ -6,6 +6,7 @@ export {
   fahrenheitFromCelsius,
   gramsFromMillilitres,
   millilitresFromGrams,
+  ML_PER_OUNCE,
 } from './units';
 export { LIMITS, MOST_EXTRACTED_PERCENT, MOST_SIGNS, type Limit } from './limits';
 export { DOUBTED_FIGURES, doubtsOf, type Doubt, type DoubtedFigure } from './doubts';

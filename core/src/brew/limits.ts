@@ -14,6 +14,9 @@ export const LIMITS = {
   doseGrams: { min: 1, max: 60 },
   grindSeconds: { min: 0.1, max: 120 },
   yieldGrams: { min: 1, max: 500 },
+  cupGrams: { min: 1, max: 250 },
+  /** A glass read to its crema holds half as much again as it weighs. */
+  yieldMl: { min: 2, max: 750 },
   temperatureC: { min: 60, max: 100 },
   /** A choked shot may drip for a quarter of an hour before somebody stops it. */
   timeSeconds: { min: 1, max: 900 },

@@ -20,6 +20,18 @@ export const SIGNS = [
 ] as const;
 export type Sign = (typeof SIGNS)[number];
 
+/** What of a shot can be taken as planned where nobody measured it; never its time, nor its taste. */
+export const ASSUMABLE = ['doseGrams', 'yieldGrams', 'grind', 'temperatureC'] as const;
+export type Assumable = (typeof ASSUMABLE)[number];
+
+/** What a cup was good for. */
+export const SERVINGS = ['serve', 'discard'] as const;
+export type Serving = (typeof SERVINGS)[number];
+
+/** Why a shot was pulled: to find a recipe, for a guest, or to see whether the recipe still holds. */
+export const SHOT_KINDS = ['dial-in', 'service', 'check'] as const;
+export type ShotKind = (typeof SHOT_KINDS)[number];
+
 /** What may have gone wrong with one shot, the likeliest first: the order a practised eye goes through. */
 export const CAUSES = ['not-purged', 'channelled', 'dose-off', 'cold-group'] as const;
 export type Cause = (typeof CAUSES)[number];

@@ -29,3 +29,6 @@ export function millilitresFromGrams(grams: number, mlPerGram = CREMA_ML_PER_GRA
   requirePositive('millilitresFromGrams', { grams, mlPerGram });
   return grams * mlPerGram;
 }
+
+/** One US fluid ounce, as glasses are marked, ml (exact: 29.5735295625). */
+export const ML_PER_OUNCE = 29.5735295625;

@@ -11,7 +11,7 @@ export interface GoalWord {
  * [assumption: agreed among tasters rather than measured].
  */
 export const FLAVOUR_GOALS: readonly GoalWord[] = [
-  { id: 'even', text: 'sweet and even', balance: 0, body: 0 },
+  { id: 'even', text: 'sweet and balanced', balance: 0, body: 0 },
   { id: 'bright', text: 'bright, with clear acidity', balance: -0.5, body: -0.3 },
   { id: 'fruit', text: 'sweet fruit, acidity in front', balance: -0.3, body: 0 },
   { id: 'cocoa', text: 'cocoa and a little bitterness', balance: 0.4, body: 0.2 },

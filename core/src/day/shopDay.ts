@@ -27,8 +27,12 @@ export function shopDay(at: Date, hours: ShopHours): string {
 
 /** When the shop's day of this instant began. */
 export function shopDayStart(at: Date, hours: ShopHours): Date {
-  const hour = String(hours.firstHour).padStart(2, '0');
-  return dayjs.tz(`${shopDay(at, hours)}T${hour}:00:00`, hours.timeZone).toDate();
+  return startOfDay(shopDay(at, hours), hours);
+}
+
+/** When a day of the shop, YYYY-MM-DD, begins. */
+export function startOfDay(day: string, { timeZone, firstHour }: ShopHours): Date {
+  return dayjs.tz(`${day}T${String(firstHour).padStart(2, '0')}:00:00`, timeZone).toDate();
 }
 
 /** Whole days from one calendar day to another, both YYYY-MM-DD; negative where `to` is earlier. */

@@ -1,11 +1,21 @@
-import type { Sign } from '../brew/types';
-import { celsiusFromFahrenheit } from '../brew/units';
-import { MARK_WORDS, SIGN_WORDS, TASTE_WORDS, shotFieldProblem, type ShotLine, type ShotLineProblem } from './shotLine';
+import type { Assumable, Sign } from '../brew/types';
+import { celsiusFromFahrenheit, ML_PER_OUNCE } from '../brew/units';
+import {
+  MARK_WORDS,
+  PLAIN_WORDS,
+  shotFieldProblem,
+  SIGN_WORDS,
+  TASTE_WORDS,
+  TIMER_LINE_WORDS,
+  type ShotLine,
+  type ShotLineProblem,
+} from './shotLine';
 import { tokenizeShotLine, type Token } from './tokenizeShotLine';
 
 type NumberField =
   | 'doseGrams'
   | 'yieldGrams'
+  | 'yieldMl'
   | 'grindSeconds'
   | 'timeSeconds'
   | 'grind'
@@ -27,6 +37,10 @@ const LABELS: Record<string, NumberField> = {
   drip: 'firstDripSeconds',
   tds: 'tdsPercent',
 };
+/** What may be taken as planned, by the label it is named with. */
+const PLANNED: Record<string, Assumable> = { dose: 'doseGrams', yield: 'yieldGrams', cup: 'yieldGrams' };
+const NOTE = /\bnote:?\s+(.*)$/is;
+const MOST_NOTE = 1000;
 const SLOTS: readonly NumberField[] = ['doseGrams', 'yieldGrams', 'timeSeconds'];
 const QUIET = new Set(['a', 'and', 'the', 'at', 'with', 'was', 'first', 'of', 'little', 'tastes', 'tasted', 'aim']);
 const SIGN_BY_WORD = new Map<string, Sign>(
@@ -63,7 +77,9 @@ class ShotLineReader {
   private ground: Token | null = null;
 
   constructor(text: string) {
-    this.tokens = tokenizeShotLine(text);
+    const note = NOTE.exec(text);
+    this.tokens = tokenizeShotLine(note ? text.slice(0, note.index) : text);
+    if (note) this.shot.note = note[1]!.trim().slice(0, MOST_NOTE);
     this.inMeansDose = this.tokens.some((token) => token.text === 'out');
     this.labelsComeFirst = this.tokens[0]?.kind === 'word';
   }
@@ -92,7 +108,9 @@ class ShotLineReader {
     if (this.inMeansDose && !this.labelsComeFirst && (next?.text === 'in' || next?.text === 'out')) {
       this.at += 1;
       this.set(next.text === 'in' ? 'doseGrams' : 'yieldGrams', token);
-    } else if (token.unit === 's') this.set('timeSeconds', token);
+    } else if (token.cups) this.setCups(token, token.cups);
+    else if (token.unit === 'ml' || token.unit === 'oz') this.setGlass(token);
+    else if (token.unit === 's') this.set('timeSeconds', token);
     else if (token.unit === 'c' || token.unit === 'f') this.set('temperatureC', token);
     else if (token.unit === '%') this.set('tdsPercent', token);
     else {
@@ -106,19 +124,15 @@ class ShotLineReader {
 
   private readWord(token: Token): void {
     const word = token.text;
+    if (word === 'at' && this.peek()?.clock !== undefined) return this.readHour(this.tokens[this.at++]!);
     if (QUIET.has(word)) return;
     if (word === 'in' || word === 'out') return this.readInOut(token);
     const label = own(LABELS, word);
     if (label) return this.readLabelled(token, label);
     if (word === 'mark' || word === 'sweetness') return this.readMark(token, word);
-    if (word === 'sink' || word === 'serve') {
-      this.shot.verdict = word;
-      return;
-    }
-    if (word === 'unpurged') {
-      this.shot.purged = false;
-      return;
-    }
+    const said = own(PLAIN_WORDS, word);
+    if (said) return this.readPlain(token, said);
+    if (word === 'from') return this.readTimer(token);
     if (word === 'not' || word === 'no') return this.readNegation(token);
     if (word === 'very' || word === 'bit' || word === 'slightly') return this.readStrength(token);
     if (own(TASTE_WORDS, word)) return this.readTaste(token, 0);
@@ -134,10 +148,54 @@ class ShotLineReader {
 
   private readLabelled(label: Token, field: NumberField): void {
     const number = this.peek();
+    const planned = own(PLANNED, label.text);
+    if (planned && number?.text === 'planned') return this.assume(number, planned);
     if (number?.kind !== 'number') return this.complain(label, `a number should follow “${label.text}”`);
     this.at += 1;
+    if (number.cups && field === 'yieldGrams') return this.setCups(number, number.cups);
+    if ((number.unit === 'ml' || number.unit === 'oz') && field === 'yieldGrams') return this.setGlass(number);
     if (field === 'grindSeconds') this.ground = label;
     this.set(field, number);
+  }
+
+  /** `2×17` is one cup weighed and the other one taken for as much. */
+  private setCups(token: Token, cups: number[]): void {
+    this.set('yieldGrams', token);
+    if (this.shot.yieldGrams === undefined) return;
+    this.shot.cupGrams = cups;
+    if (cups.length === 1) (this.shot.assumed ??= []).push('yieldGrams');
+  }
+
+  private setGlass(token: Token): void {
+    if (this.shot.yieldGrams !== undefined) return this.complain(token, 'said twice');
+    this.set('yieldMl', token);
+  }
+
+  private assume(token: Token, figure: Assumable): void {
+    this.at += 1;
+    const assumed = (this.shot.assumed ??= []);
+    if (assumed.includes(figure)) this.complain(token, 'said twice');
+    else assumed.push(figure);
+  }
+
+  private readPlain(token: Token, said: Partial<ShotLine>): void {
+    const [field] = Object.keys(said) as (keyof ShotLine)[];
+    if (this.shot[field!] !== undefined) return this.complain(token, 'said twice');
+    Object.assign(this.shot, said);
+  }
+
+  private readTimer(token: Token): void {
+    const start = this.peek();
+    const timer = start && own(TIMER_LINE_WORDS, start.text);
+    if (!timer) return this.complain(token, 'pump, first-drip or contact should follow “from”');
+    this.at += 1;
+    this.shot.timer = timer;
+  }
+
+  private readHour(token: Token): void {
+    const hour = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(token.clock!);
+    if (!hour) return this.complain(token, 'an hour is written like 8:12 or 14:05');
+    this.shot.hour = `${hour[1]!.padStart(2, '0')}:${hour[2]}`;
   }
 
   private readMark(label: Token, word: keyof typeof MARK_WORDS): void {
@@ -195,8 +253,7 @@ class ShotLineReader {
 
   private set(field: NumberField, token: Token): void {
     if (this.shot[field] !== undefined) return this.complain(token, 'said twice');
-    // Kept to a hundredth of a degree, so that a whole °F comes back as it was typed.
-    const value = token.unit === 'f' ? Math.round(100 * celsiusFromFahrenheit(token.value!)) / 100 : token.value!;
+    const value = inOwnUnit(token);
     const problem = shotFieldProblem(field, value);
     if (problem) return this.complain(token, problem);
     this.shot[field] = value;
@@ -205,4 +262,10 @@ class ShotLineReader {
   private complain(token: Token, message: string): void {
     this.problems.push({ start: token.start, end: token.end, text: token.text, message });
   }
+}
+
+/** In °C and ml: degrees to a hundredth, so that a whole °F comes back as it was typed; a glass to a tenth. */
+function inOwnUnit({ unit, value }: Token): number {
+  if (unit === 'f') return Math.round(100 * celsiusFromFahrenheit(value!)) / 100;
+  return unit === 'oz' ? Math.round(10 * ML_PER_OUNCE * value!) / 10 : value!;
 }

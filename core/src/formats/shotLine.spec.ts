@@ -28,8 +28,27 @@ describe('parseShotLine', () => {
     ['18 > 36 in 29 temp 212 °F', { ...plain, temperatureC: 100 }],
   ])('%s', (text, shot) => expect(read(text)).toEqual(shot));
 
+  it.each<[string, ShotLine]>([
+    ['18 > 17+17.5 in 28', { doseGrams: 18, yieldGrams: 34.5, cupGrams: [17, 17.5], timeSeconds: 28 }],
+    ['18 > 2×17 in 28', { doseGrams: 18, yieldGrams: 34, cupGrams: [17], assumed: ['yieldGrams'], timeSeconds: 28 }],
+    ['2x17 28s', { yieldGrams: 34, cupGrams: [17], assumed: ['yieldGrams'], timeSeconds: 28 }],
+    ['18 > 50 ml in 28', { doseGrams: 18, yieldMl: 50, timeSeconds: 28 }],
+    // 1.5 US fluid ounces are 44.36 ml.
+    ['yield 1.5 oz 28s', { yieldMl: 44.4, timeSeconds: 28 }],
+    ['28s dose planned yield planned', { timeSeconds: 28, assumed: ['doseGrams', 'yieldGrams'] }],
+    ['at 8:12 28s from first-drip', { hour: '08:12', timeSeconds: 28, timer: 'first-drip' }],
+    [
+      '28s better channelled clean',
+      { timeSeconds: 28, versusLast: 'better', cause: 'channelled', taste: { dryness: 0 } },
+    ],
+    ['28s check note: bar was 31 °C', { timeSeconds: 28, isCheck: true, note: 'bar was 31 °C' }],
+  ])('%s says what it says', (text, shot) => {
+    expect(read(text)).toEqual(shot);
+    expect(read(printShotLine(shot))).toEqual(shot);
+  });
+
   it('reads marks of ten', () => {
-    expect(read('even full sweetness 6,5 mark 8.5').taste).toEqual({
+    expect(read('balanced round sweetness 6,5 mark 8.5').taste).toEqual({
       balance: 0,
       body: 0,
       sweetness: 6.5,
@@ -39,7 +58,7 @@ describe('parseShotLine', () => {
   });
 
   it('reads taste, signs with their clock hour, verdict and a missing purge', () => {
-    expect(read('18.1 > 36.8 in 21.5 very sour, a bit thin dry spurts@2 dead@11 sink not purged')).toEqual({
+    expect(read('18.1 > 36.8 in 21.5 very sour, a bit thin dry spurts@2 dead@11 discard not purged')).toEqual({
       doseGrams: 18.1,
       yieldGrams: 36.8,
       timeSeconds: 21.5,
@@ -48,7 +67,7 @@ describe('parseShotLine', () => {
         { sign: 'spurts', clock: 2 },
         { sign: 'dead-spots', clock: 11 },
       ],
-      verdict: 'sink',
+      verdict: 'discard',
       purged: false,
     });
   });
@@ -71,6 +90,11 @@ describe('parseShotLine', () => {
     ['18 36 29 sweet sweetness 7', '7', /twice/],
     ['yield 36 ground 4.6', 'ground', /say the dose it gave too/],
     ['18 36 29 ground', 'ground', /number should follow/],
+    ['18 36 29 serve discard', 'discard', /twice/],
+    ['18 36 17+17 29', '17+17', /twice/],
+    ['18 36 29 at 25:10', '25:10', /an hour is written/],
+    ['18 36 29 from start', 'from', /pump, first-drip or contact/],
+    ['dose planned 28s dose planned', 'planned', /twice/],
   ])('%s → points at “%s”', (text, culprit, message) => {
     const { problems } = parseShotLine(text);
     const problem = problems.find((p) => message.test(p.message));
@@ -120,7 +144,7 @@ describe('parseShotLine', () => {
           maxLength: 3,
         }),
       ),
-      verdict: maybe(fc.constantFrom('sink' as const, 'serve' as const)),
+      verdict: maybe(fc.constantFrom('discard' as const, 'serve' as const)),
       purged: maybe(fc.constant(false)),
     });
     fc.assert(

@@ -1,5 +1,5 @@
 import { LIMITS, type Limit } from '../brew/limits';
-import type { Sign } from '../brew/types';
+import type { Assumable, Cause, Serving, Sign, TimerStart, Verdict } from '../brew/types';
 
 /** A sign with the clock hour it was seen at, the basket viewed from below (12 = away from the barista). */
 export interface SeenMark {
@@ -19,6 +19,12 @@ export interface TasteNote {
 export interface ShotLine {
   doseGrams?: number;
   yieldGrams?: number;
+  /** What each cup of a double weighed; one alone where it stands for both. */
+  cupGrams?: number[];
+  /** Read in a glass, where nothing was weighed, ml. */
+  yieldMl?: number;
+  /** What was taken as planned, or for granted, and not measured. */
+  assumed?: Assumable[];
   /** How long a timed grinder ran for the dose. */
   grindSeconds?: number;
   timeSeconds?: number;
@@ -28,8 +34,16 @@ export interface ShotLine {
   tdsPercent?: number;
   taste?: TasteNote;
   seen?: SeenMark[];
-  verdict?: 'sink' | 'serve';
+  verdict?: Serving;
+  versusLast?: Verdict;
   purged?: boolean;
+  cause?: Cause;
+  timer?: TimerStart;
+  /** When it was poured, by the shop's clock, HH:MM. */
+  hour?: string;
+  /** Pulled to see whether the recipe still holds. */
+  isCheck?: boolean;
+  note?: string;
 }
 
 export interface ShotLineProblem {
@@ -67,6 +81,30 @@ export const SIGN_LABELS: Record<Sign, string> = {
   'puck-crater': 'crater in the puck',
 };
 
+/** What a single word says of a shot besides; the first one of a meaning is what printing uses. */
+export const PLAIN_WORDS: Record<string, Partial<ShotLine>> = {
+  serve: { verdict: 'serve' },
+  discard: { verdict: 'discard' },
+  sink: { verdict: 'discard' },
+  unpurged: { purged: false },
+  purged: { purged: true },
+  better: { versusLast: 'better' },
+  same: { versusLast: 'same' },
+  worse: { versusLast: 'worse' },
+  check: { isCheck: true },
+  channelled: { cause: 'channelled' },
+  misdosed: { cause: 'dose-off' },
+  'cold-group': { cause: 'cold-group' },
+  'old-grounds': { cause: 'not-purged' },
+};
+
+/** Where the clock of the time started, after “from”. */
+export const TIMER_LINE_WORDS: Record<string, TimerStart> = {
+  pump: 'pump-on',
+  'first-drip': 'first-drip',
+  contact: 'total-contact',
+};
+
 /** Marks of ten that a word of the line may name, the number after it. */
 export const MARK_WORDS = { mark: 'overall', sweetness: 'sweetness' } as const;
 
@@ -78,13 +116,15 @@ export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
   acid: { axis: 'balance', value: -1.5 },
   sharp: { axis: 'balance', value: -1.5 },
   bitter: { axis: 'balance', value: 1.5 },
-  even: { axis: 'balance', value: 0 },
   balanced: { axis: 'balance', value: 0 },
+  even: { axis: 'balance', value: 0 },
   thin: { axis: 'body', value: -1.5 },
   watery: { axis: 'body', value: -2 },
   heavy: { axis: 'body', value: 1.5 },
   thick: { axis: 'body', value: 1.5 },
-  full: { axis: 'body', value: 0 },
+  round: { axis: 'body', value: 0 },
+  full: { axis: 'body', value: 0.5 },
+  clean: { axis: 'dryness', value: 0 },
   dry: { axis: 'dryness', value: 1.5 },
   harsh: { axis: 'dryness', value: 2.5 },
   sweet: { axis: 'sweetness', value: 8 },
@@ -94,6 +134,7 @@ export const TASTE_WORDS: Record<string, { axis: TasteAxis; value: number }> = {
 const RANGES: Record<string, Limit & { what: string }> = {
   doseGrams: { ...LIMITS.doseGrams, what: 'a dose of # g' },
   yieldGrams: { ...LIMITS.yieldGrams, what: 'a yield of # g' },
+  yieldMl: { ...LIMITS.yieldMl, what: 'a glass of # ml' },
   grindSeconds: { ...LIMITS.grindSeconds, what: 'a grinding time of # s' },
   timeSeconds: { ...LIMITS.timeSeconds, what: 'a time of # s' },
   grind: { ...LIMITS.grind, what: 'a grind setting' },

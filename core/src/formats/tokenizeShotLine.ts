@@ -4,14 +4,20 @@ export interface Token {
   /** For numbers: the value. */
   value?: number;
   /** For numbers: a unit glued to or following it. */
-  unit?: 's' | 'g' | 'c' | 'f' | '%';
+  unit?: 's' | 'g' | 'c' | 'f' | '%' | 'ml' | 'oz';
+  /** For a double in two cups: what each weighed; one alone where it stands for both. */
+  cups?: number[];
+  /** For 0:29 and 08:12: as it was written, a time or an hour. */
+  clock?: string;
   start: number;
   end: number;
 }
 
 // A number takes a comma as its decimal sign only when digits follow at once: "18,1" but not "18.1, 36".
 const NUMBER = /(\d+:[0-5]\d(?:[.,]\d+)?|\d+(?:[.,]\d+)?)/y;
-const UNIT = /\s?(seconds|second|secs|sec|s|grams|gram|g|°c|c|°f|f|%)(?![a-z])/iy;
+const UNIT = /\s?(seconds|second|secs|sec|s|grams|gram|g|°c|c|°f|f|%|ml|fl oz|oz)(?![a-z])/iy;
+// "17+17.5" and "2×17"; a double has two cups.
+const CUPS = /(\d+(?:[.,]\d+)?)\s?\+\s?(\d+(?:[.,]\d+)?)|2\s?[x×]\s?(\d+(?:[.,]\d+)?)/iy;
 const WORD = /[a-z][a-z-]*/iy;
 const ARROW = /->|→|>|:|\//y;
 const SKIP = /[\s,;.+]+/y;
@@ -34,17 +40,28 @@ export function tokenizeShotLine(text: string): Token[] {
       at += skipped[0].length;
       continue;
     }
+    const double = match(CUPS);
+    if (double) {
+      at += double[0].length;
+      const cups = double.slice(1).flatMap((text) => (text === undefined ? [] : [readNumber(text)]));
+      const unit = match(UNIT);
+      if (unit) at += unit[0].length;
+      const value = Math.round(10 * (cups[0]! + (cups[1] ?? cups[0]!))) / 10;
+      tokens.push({ kind: 'number', text: text.slice(start, at), value, cups, unit: 'g', start, end: at });
+      continue;
+    }
     const number = match(NUMBER);
     if (number) {
       at += number[0].length;
       const unit = match(UNIT);
       if (unit) at += unit[0].length;
-      const clock = number[0].includes(':');
+      const isClock = number[0].includes(':');
       tokens.push({
         kind: 'number',
         text: text.slice(start, at),
         value: readNumber(number[0]),
-        unit: clock ? 's' : unit ? readUnit(unit[1]!) : undefined,
+        unit: isClock ? 's' : unit ? readUnit(unit[1]!) : undefined,
+        ...(isClock ? { clock: number[0] } : {}),
         start,
         end: at,
       });
@@ -65,6 +82,7 @@ function readNumber(text: string): number {
 }
 
 function readUnit(text: string): Token['unit'] {
-  const first = text.toLowerCase().replace('°', '')[0];
-  return first as Token['unit'];
+  const unit = text.toLowerCase().replace('°', '');
+  if (unit === 'ml' || unit.endsWith('oz')) return unit === 'ml' ? 'ml' : 'oz';
+  return unit[0] as Token['unit'];
 }

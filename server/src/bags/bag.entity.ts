@@ -1,6 +1,7 @@
 import type { FrozenSpell } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 @Table({ tableName: 'bags' })
 export class Bag extends Owned {
@@ -12,6 +13,11 @@ export class Bag extends Owned {
 
   @Column(DataType.DATEONLY)
   declare openedOn: string | null;
+
+  /** The moment it was said to have been opened, where that was on the day itself: a check shot is due then. */
+  @ServerOwned
+  @Column(DataType.DATE)
+  declare openedAt: Date | null;
 
   @Column(DataType.DOUBLE)
   declare weightGrams: number;

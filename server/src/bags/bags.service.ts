@@ -1,8 +1,10 @@
 import { Injectable } from '@nestjs/common';
-import type { FieldError } from '@olvet/core';
+import { shopDay, type FieldError } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
+import { Clock } from '../clock/clock';
 import { Problem } from '../common/problem';
 import { createStore, type Store, type Writing } from '../common/store';
+import { ShopService } from '../shop/shop.service';
 import type { BagDto } from './bag.dto';
 import { Bag } from './bag.entity';
 
@@ -10,7 +12,11 @@ import { Bag } from './bag.entity';
 export class BagsService {
   readonly store: Store<Bag, BagDto>;
 
-  constructor(sequelize: Sequelize) {
+  constructor(
+    sequelize: Sequelize,
+    private readonly shops: ShopService,
+    private readonly clock: Clock,
+  ) {
     this.store = createStore({
       sequelize,
       model: Bag,
@@ -21,7 +27,17 @@ export class BagsService {
       ],
       filters: ['coffeeId'],
       check: checkBag,
+      atCreation: (writing) => this.opened(writing),
+      beforeChange: async (row, writing) => void row.set(await this.opened(writing)),
     });
+  }
+
+  /** Opened today means now; of an earlier day only the day is known. */
+  private async opened({ shopId, dto, row, transaction }: Writing<Bag, BagDto>): Promise<{ openedAt?: Date | null }> {
+    const openedOn = dto.openedOn ?? null;
+    if (openedOn === (row?.openedOn ?? null)) return {};
+    const now = this.clock.now();
+    return { openedAt: openedOn === shopDay(now, await this.shops.hours(shopId, transaction)) ? now : null };
   }
 }
 

@@ -1,5 +1,6 @@
 import { ApiProperty } from '@nestjs/swagger';
-import type { StationState } from '@olvet/core';
+import { CHECK_REASONS, type CheckReason, type StationState } from '@olvet/core';
+import { FoundTimeView, RecipeDto } from '../cards/card.dto';
 import { StationView } from '../stations/station.dto';
 
 const STATES: readonly StationState[] = ['dialled', 'drifting-fast', 'drifting-slow', 'unknown', 'dialling-in'];
@@ -14,6 +15,23 @@ export class BoardShotView {
 export class DriftedStartView {
   @ApiProperty() grind!: number;
   @ApiProperty({ description: 'In units of the grinder' }) sd!: number;
+}
+
+export class DueCheckView {
+  @ApiProperty({ format: 'date-time' }) dueAt!: string;
+  @ApiProperty({ enum: CHECK_REASONS, enumName: 'CheckReason' }) reason!: CheckReason;
+  @ApiProperty() isDue!: boolean;
+}
+
+/** A card of the coffee that stands at a station. */
+export class BoardCardView {
+  @ApiProperty({ format: 'uuid' }) cardId!: string;
+  @ApiProperty({ format: 'uuid' }) versionId!: string;
+  @ApiProperty() version!: number;
+  @ApiProperty() name!: string;
+  @ApiProperty({ enum: ['black', 'milk'], enumName: 'Purpose' }) purpose!: 'black' | 'milk';
+  @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
+  @ApiProperty({ type: FoundTimeView, nullable: true }) found!: FoundTimeView | null;
 }
 
 export class BoardStationView {
@@ -33,6 +51,12 @@ export class BoardStationView {
   start!: DriftedStartView | null;
   @ApiProperty({ type: String, nullable: true, description: 'The open dial-in, if any' }) openRunId!: string | null;
   @ApiProperty({ type: String, nullable: true }) cardId!: string | null;
+  @ApiProperty({ type: [BoardCardView], description: 'Cards of this coffee here; the one last poured by comes first' })
+  cards!: BoardCardView[];
+  @ApiProperty({ type: DueCheckView, nullable: true, description: 'By the shop’s rule; null: no more today' })
+  check!: DueCheckView | null;
+  @ApiProperty({ type: String, format: 'date-time', nullable: true, description: 'The last check shot today' })
+  checkedAt!: string | null;
   @ApiProperty({ type: [BoardShotView], description: 'The last shots with a time, oldest first' })
   shots!: BoardShotView[];
 }

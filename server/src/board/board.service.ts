@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common';
 import {
   daysBetween,
   driftedStart,
+  dueCheck,
   shopDay,
   shopDayStart,
   stationState,
@@ -12,8 +13,9 @@ import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
 import { ShopService } from '../shop/shop.service';
+import { shown } from '../database/owned.model';
 import { Station } from '../stations/station.entity';
-import type { BoardShotView, BoardStationView, BoardView } from './board.dto';
+import type { BoardCardView, BoardShotView, BoardStationView, BoardView } from './board.dto';
 
 interface NamesRow {
   stationId: string;
@@ -27,8 +29,15 @@ interface NamesRow {
   machineName: string;
   basketName: string;
   roastedOn: string | null;
+  bagOpenedAt: Date | null;
+  checkedAt: Date | null;
+  lastVersionId: string | null;
   openRunId: string | null;
   cardId: string | null;
+}
+
+interface CardRow extends BoardCardView {
+  stationId: string;
 }
 
 interface ShotRow extends BoardShotView {
@@ -38,7 +47,7 @@ interface ShotRow extends BoardShotView {
 
 const SHOTS_SHOWN = 12;
 
-/** How every station stands, in three indexed queries however long the history is. */
+/** How every station stands, in a few indexed queries however long the history is. */
 @Injectable()
 export class BoardService {
   constructor(
@@ -52,7 +61,8 @@ export class BoardService {
     const hours = await this.shops.hours(shopId);
     const dayStart = shopDayStart(now, hours);
     const today = shopDay(now, hours);
-    const [stations, names, shots, used] = await Promise.all([
+    const [rule, stations, names, cards, shots, used] = await Promise.all([
+      this.shops.checkRule(shopId),
       Station.findAll({
         where: { shopId, retiredAt: null },
         order: [
@@ -60,7 +70,8 @@ export class BoardService {
           ['name', 'ASC'],
         ],
       }),
-      this.names(shopId),
+      this.names(shopId, dayStart),
+      this.cards(shopId),
       this.lastShots(shopId),
       this.usedSince(shopId, dayStart),
     ]);
@@ -71,30 +82,56 @@ export class BoardService {
         // Put up between the queries: it stands on the board at the next look.
         if (!row) return [];
         const own = shots.filter((shot) => shot.stationId === station.id);
-        return describe(station, row, own, { dayStart, today });
+        const check = dueCheck(rule, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
+        return {
+          ...describe(station, row, own, { dayStart, today }),
+          check: shown(check),
+          cards: cardsOf(station, row, cards),
+        };
       }),
       ...used,
     };
   }
 
-  private names(shopId: string): Promise<NamesRow[]> {
+  private names(shopId: string, dayStart: Date): Promise<NamesRow[]> {
     return this.sequelize.query<NamesRow>(
       `SELECT s."id" AS "stationId", c."name" AS "coffeeName", g."name" AS "grinderName", g."finer",
               g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope",
-              m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", run."id" AS "openRunId",
-              card."id" AS "cardId"
+              m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", bag."openedAt" AS "bagOpenedAt",
+              run."id" AS "openRunId", card."id" AS "cardId", checked."pulledAt" AS "checkedAt",
+              poured."cardVersionId" AS "lastVersionId"
        FROM stations s
        JOIN coffees c ON c."shopId" = s."shopId" AND c."id" = s."coffeeId"
        JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
        JOIN machines m ON m."shopId" = s."shopId" AND m."id" = s."machineId"
        JOIN baskets b ON b."shopId" = s."shopId" AND b."id" = s."basketId"
-       LEFT JOIN LATERAL (SELECT "roastedOn" FROM bags WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId"
+       LEFT JOIN LATERAL (SELECT "roastedOn", "openedAt" FROM bags WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId"
                           AND "finishedAt" IS NULL ORDER BY "roastedOn" DESC NULLS LAST LIMIT 1) bag ON true
        LEFT JOIN LATERAL (SELECT "id", "status" FROM runs WHERE "shopId" = s."shopId" AND "stationId" = s."id"
                           AND "status" = 'open' ORDER BY "startedAt" DESC LIMIT 1) run ON true
        LEFT JOIN LATERAL (SELECT "id" FROM cards WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId"
                           AND "stationId" = s."id" AND "retiredAt" IS NULL ORDER BY "updatedAt" DESC LIMIT 1) card ON true
+       LEFT JOIN LATERAL (SELECT "pulledAt" FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id"
+                          AND "pulledAt" >= :dayStart AND "kind" <> 'service' AND "removedAt" IS NULL
+                          ORDER BY "pulledAt" DESC LIMIT 1) checked ON true
+       LEFT JOIN LATERAL (SELECT "cardVersionId" FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id"
+                          AND "cardVersionId" IS NOT NULL ORDER BY "pulledAt" DESC LIMIT 1) poured ON true
        WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL`,
+      { replacements: { shopId, dayStart }, type: QueryTypes.SELECT },
+    );
+  }
+
+  /** The cards of what stands at each station, each in its newest version, the one changed last first. */
+  private cards(shopId: string): Promise<CardRow[]> {
+    return this.sequelize.query<CardRow>(
+      `SELECT s."id" AS "stationId", c."id" AS "cardId", c."name", c."purpose", v."id" AS "versionId", v."version",
+              v."recipe", v."found"
+       FROM stations s
+       JOIN cards c ON c."shopId" = s."shopId" AND c."coffeeId" = s."coffeeId" AND c."stationId" = s."id"
+         AND c."retiredAt" IS NULL
+       CROSS JOIN LATERAL (SELECT * FROM card_versions WHERE "shopId" = s."shopId" AND "cardId" = c."id"
+                           ORDER BY "version" DESC LIMIT 1) v
+       WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL ORDER BY c."updatedAt" DESC`,
       { replacements: { shopId }, type: QueryTypes.SELECT },
     );
   }
@@ -104,7 +141,7 @@ export class BoardService {
       `SELECT last.* FROM stations s
        CROSS JOIN LATERAL (
          SELECT "id", "stationId", "pulledAt", "grind", "timeSeconds", "timer" FROM shots
-         WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "discardedAt" IS NULL
+         WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "removedAt" IS NULL
            AND "timeSeconds" IS NOT NULL ORDER BY "pulledAt" DESC LIMIT ${SHOTS_SHOWN}) last
        WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL ORDER BY last."pulledAt"`,
       { replacements: { shopId }, type: QueryTypes.SELECT },
@@ -124,7 +161,7 @@ export class BoardService {
          CROSS JOIN LATERAL (
            SELECT "stationId", "doseGrams", "purged", "grind", "pulledAt" FROM shots
            WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
-             AND "discardedAt" IS NULL OFFSET 0) x
+             AND "removedAt" IS NULL OFFSET 0) x
          WHERE s."shopId" = :shopId) today`,
       { replacements: { shopId, since }, type: QueryTypes.SELECT },
     );
@@ -137,7 +174,7 @@ function describe(
   names: NamesRow,
   shots: ShotRow[],
   { dayStart, today }: { dayStart: Date; today: string },
-): BoardStationView {
+): Omit<BoardStationView, 'check' | 'cards'> {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
   const onClock = shots.filter((shot) => shot.timer === timer);
@@ -168,6 +205,7 @@ function describe(
     start,
     openRunId: names.openRunId,
     cardId: names.cardId,
+    checkedAt: names.checkedAt && names.checkedAt.toISOString(),
     shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({
       id,
       pulledAt,
@@ -175,4 +213,12 @@ function describe(
       timeSeconds: seconds,
     })),
   };
+}
+
+/** The card last poured by comes first, also where it has a newer version since. */
+function cardsOf(station: Station, { lastVersionId, ...names }: NamesRow, cards: CardRow[]): BoardCardView[] {
+  const own = cards.filter(({ stationId }) => stationId === station.id);
+  const last =
+    own.find(({ versionId }) => versionId === lastVersionId) ?? own.find(({ cardId }) => cardId === names.cardId);
+  return [...(last ? [last] : []), ...own.filter((card) => card !== last)].map(({ stationId: _, ...card }) => card);
 }

@@ -95,7 +95,7 @@ describe('a station', () => {
 
   today('is not judged by shots that were entered by mistake or never timed', async () => {
     const ids = await served('mistake', [29, 30, 31]);
-    await pull(ids, 12, 0, { discardedAt: new Date().toISOString() });
+    await pull(ids, 12, 0, { removedAt: new Date().toISOString() });
     await pull(ids, 12, 0, { timeSeconds: null });
     const row = (await standing(ids))!;
     expect(row.shots.map(({ timeSeconds }) => timeSeconds)).toEqual([29, 30, 31]);

@@ -60,10 +60,31 @@ export class KeepCardDto {
   note?: string | null;
 }
 
+/** The time a recipe was found at. */
+export class FoundTimeView {
+  @ApiProperty() seconds!: number;
+  @ApiProperty({ description: 'How far single shots lie from it, s' }) sd!: number;
+  @ApiProperty({ type: 'integer', description: 'Shots that told its middle' }) shots!: number;
+}
+
+/** Only a dial-in or a person moves the time a recipe was found at. */
+export class MoveFoundTimeDto {
+  @IdField({ description: 'Of the version this makes' })
+  versionId!: string;
+
+  @NumberField(LIMITS.timeSeconds)
+  seconds!: number;
+
+  @TextField({ min: 1, max: 400, description: 'Why it is another' })
+  note!: string;
+}
+
 export class CardVersionView extends IntersectionType(RowView) {
   @ApiProperty() version!: number;
   @ApiProperty({ type: String, nullable: true }) runId!: string | null;
   @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
+  @ApiProperty({ type: FoundTimeView, nullable: true, description: 'Its spread goes on being learned in service' })
+  found!: FoundTimeView | null;
   @ApiProperty() tastesLike!: string;
   @ApiProperty() setBy!: string;
   @ApiProperty() note!: string;

@@ -1,3 +1,4 @@
+import type { FoundTime } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 import type { RecipeDto } from './card.dto';
@@ -34,6 +35,10 @@ export class CardVersion extends Owned {
 
   @Column(DataType.JSONB)
   declare recipe: RecipeDto;
+
+  /** The time this recipe was found at, and how far single shots lie from it. */
+  @Column(DataType.JSONB)
+  declare found: FoundTime | null;
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare tastesLike: string;

@@ -3,7 +3,7 @@ import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { ListQuery, pageOf, type Page } from '../common/rows';
 import { validated } from '../common/validation';
 import { CurrentShop } from '../shop/shop.guard';
-import { CardDetailView, CardView, KeepCardDto } from './card.dto';
+import { CardDetailView, CardView, KeepCardDto, MoveFoundTimeDto } from './card.dto';
 import { CardsService } from './cards.service';
 
 const CardPage = pageOf(CardView, 'CardPage');
@@ -27,6 +27,18 @@ export class CardsController {
   @ApiOkResponse({ type: CardDetailView })
   get(@CurrentShop() shopId: string, @Param('id', ParseUUIDPipe) id: string): Promise<CardDetailView> {
     return this.cards.get(shopId, id);
+  }
+
+  @Put('cards/:id/found-time')
+  @ApiOperation({ operationId: 'moveFoundTime', summary: 'Say that a recipe is right at another time' })
+  @ApiBody({ type: MoveFoundTimeDto })
+  @ApiOkResponse({ type: CardDetailView })
+  moveFoundTime(
+    @CurrentShop() shopId: string,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body(validated(MoveFoundTimeDto)) body: MoveFoundTimeDto,
+  ): Promise<CardDetailView> {
+    return this.cards.moveFoundTime(shopId, id, body);
   }
 
   @Put('runs/:runId/card')

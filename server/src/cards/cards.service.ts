@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import { foundTime, spreadInService, type FoundTime } from '@olvet/core';
 import { Op, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
@@ -9,10 +10,15 @@ import { writeOnce } from '../common/writeOnce';
 import { shown } from '../database/owned.model';
 import { checkOnScale } from '../grinders/onScale';
 import { LearningService } from '../learning/learning.service';
+import { whoIsThere } from '../people/whoIsThere';
 import { Run } from '../runs/run.entity';
+import { Shot } from '../shots/shot.entity';
 import { Station } from '../stations/station.entity';
-import type { CardDetailView, CardView, KeepCardDto } from './card.dto';
+import type { CardDetailView, CardView, KeepCardDto, MoveFoundTimeDto } from './card.dto';
 import { Card, CardVersion } from './card.entity';
+
+/** Shots in service whose spread is that of today. */
+const NEWEST_SHOTS = 60;
 
 @Injectable()
 export class CardsService {
@@ -45,7 +51,48 @@ export class CardsService {
     if (!card) throw notFound('card');
     const [withLatest] = await this.withLatest(shopId, [card]);
     const versions = await CardVersion.findAll({ where: { shopId, cardId: id }, order: [['version', 'DESC']] });
-    return { ...withLatest!, versions: versions.map(shown) };
+    const [latest, ...earlier] = versions.map((version) => shown(version.toJSON<CardVersion>()));
+    const learned = { ...latest!, found: await this.inService(shopId, latest!) };
+    return { ...withLatest!, latest: learned, versions: [learned, ...earlier] };
+  }
+
+  /** The found time with the spread that service has shown since. */
+  private async inService(shopId: string, { id, found }: Pick<CardVersion, 'id' | 'found'>): Promise<FoundTime | null> {
+    if (!found) return null;
+    const shots = await Shot.findAll({
+      attributes: ['timeSeconds'],
+      where: { shopId, cardVersionId: id, removedAt: null, cause: null, timeSeconds: { [Op.ne]: null } },
+      order: [['pulledAt', 'DESC']],
+      limit: NEWEST_SHOTS,
+    });
+    return spreadInService(found, shots.map(({ timeSeconds }) => timeSeconds!).reverse());
+  }
+
+  /** A person's word: a new version, its recipe unchanged. Sent twice it is made once. */
+  async moveFoundTime(shopId: string, cardId: string, { versionId, seconds, note }: MoveFoundTimeDto) {
+    await writeOnce(this.sequelize, async (transaction) => {
+      const card = await Card.findOne({ where: { shopId, id: cardId }, transaction, lock: true });
+      if (!card) throw notFound('card');
+      if (await CardVersion.findOne({ where: { shopId, id: versionId, cardId }, transaction })) return;
+      const last = await CardVersion.findOne({
+        where: { shopId, cardId },
+        order: [['version', 'DESC']],
+        transaction,
+        rejectOnEmpty: true,
+      });
+      const { version, runId, recipe, tastesLike, found } = last;
+      const moved = foundTime([{ ...recipe, timeSeconds: seconds }], recipe)!;
+      await CardVersion.create(
+        {
+          ...{ shopId, id: versionId, cardId, version: version + 1, runId, recipe, tastesLike, note },
+          found: found ? { ...found, seconds } : moved,
+          setBy: whoIsThere() ?? '',
+        },
+        { transaction },
+      );
+      await card.update({ revision: card.revision + 1 }, { transaction });
+    });
+    return this.get(shopId, cardId);
   }
 
   /**
@@ -107,12 +154,18 @@ export class CardsService {
         version: (last ?? 0) + 1,
         runId: run.id,
         recipe,
+        found: await this.foundIn(run, recipe, transaction),
         tastesLike: tastesLike ?? '',
-        setBy: setBy ?? '',
+        setBy: setBy || (whoIsThere() ?? ''),
         note: note ?? '',
       },
       { transaction },
     );
+  }
+
+  private async foundIn({ shopId, id }: Run, recipe: KeepCardDto['recipe'], transaction: Transaction) {
+    const shots = await Shot.findAll({ where: { shopId, runId: id, removedAt: null }, transaction });
+    return foundTime(shots, recipe);
   }
 
   /** The grinder stands where the card says from now on, and the station aims at the card. */

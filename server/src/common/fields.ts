@@ -4,6 +4,7 @@ import { isCurrency, isTimeZone, METHOD_IDS, SMALLEST_STEP } from '@olvet/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -240,6 +241,18 @@ export function StepWithinScale(): PropertyDecorator {
         defaultMessage: (args?: ValidationArguments) => problemOf(args?.value, args) ?? '',
       },
     });
+}
+
+/** Times of the day, each HH:MM and none twice. */
+export function ClockTimesField(field: Common & { maxItems: number }): PropertyDecorator {
+  return documented(
+    field,
+    { type: [String] } as ApiPropertyOptions,
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(field.maxItems, { message: `must have at most ${field.maxItems} entries` }),
+    ArrayUnique({ message: 'must not name a time twice' }),
+    Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { each: true, message: 'must hold times like 08:30' }),
+  );
 }
 
 /** A list of words, each from the choice and none twice. */

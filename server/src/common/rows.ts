@@ -18,6 +18,7 @@ export class RevisionDto {
 export class RowView {
   @ApiProperty({ format: 'uuid' }) id!: string;
   @ApiProperty() revision!: number;
+  @ApiProperty({ description: 'First name of whoever wrote it last; empty where nobody said so' }) changedBy!: string;
   @ApiProperty({ format: 'date-time' }) createdAt!: string;
   @ApiProperty({ format: 'date-time' }) updatedAt!: string;
 }

@@ -28,7 +28,7 @@ export interface StoreOptions<M extends Owned, D extends Written> {
   order: Order;
   /** Query filters this list understands. */
   filters?: readonly ('coffeeId' | 'stationId' | 'runId' | 'grinderId' | 'basketId')[];
-  /** The only rows a list shows, for example those not discarded. */
+  /** The only rows a list shows, for example those not removed. */
   listed?: WhereOptions;
   /** How many rows there are, where that is known without counting them; null where it is not. */
   total?(shopId: string, query: ListQuery): Promise<number> | null;

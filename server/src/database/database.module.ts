@@ -1,6 +1,7 @@
 import { Global, Inject, Module, type OnApplicationShutdown } from '@nestjs/common';
 import { Sequelize } from 'sequelize-typescript';
 import { CONFIG, type Config } from '../config';
+import { signRows } from '../people/whoIsThere';
 import { MODELS } from './models';
 
 const CONNECTIONS = 10;
@@ -13,7 +14,7 @@ const IDLE_TRANSACTION_MS = 20_000;
 
 /** Opens nothing by itself: the first query does. So the API can be described without a database. */
 export function createSequelize(databaseUrl: string): Sequelize {
-  return new Sequelize(databaseUrl, {
+  const sequelize = new Sequelize(databaseUrl, {
     dialect: 'postgres',
     logging: false,
     pool: { max: CONNECTIONS, idle: 30_000, acquire: ACQUIRE_MS },
@@ -26,6 +27,8 @@ export function createSequelize(databaseUrl: string): Sequelize {
     models: MODELS,
     define: { timestamps: true },
   });
+  signRows(sequelize);
+  return sequelize;
 }
 
 @Global()

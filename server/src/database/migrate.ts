@@ -16,6 +16,7 @@ import * as tablets from '../../migrations/0008-tablets';
 import * as shopDay from '../../migrations/0009-shop-day';
 import * as possible from '../../migrations/0010-possible';
 import * as runningTotals from '../../migrations/0011-running-totals';
+import * as trueRecords from '../../migrations/0012-true-records';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -30,6 +31,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0009-shop-day': shopDay,
   '0010-possible': possible,
   '0011-running-totals': runningTotals,
+  '0012-true-records': trueRecords,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

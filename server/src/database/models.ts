@@ -9,6 +9,8 @@ import { DoseWeighing } from '../weighings/doseWeighing.entity';
 import { FoundDose } from '../doses/foundDose.entity';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
+import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
+import { Person } from '../people/person.entity';
 import { PersonPalate } from '../lessons/palate.entity';
 import { Machine } from '../machines/machine.entity';
 import { Run } from '../runs/run.entity';
@@ -40,4 +42,6 @@ export const MODELS = [
   FoundDose,
   OwnMethod,
   Opening,
+  Person,
+  CoffeeChange,
 ];

@@ -20,6 +20,13 @@ export abstract class Owned extends Model {
   @Column(DataType.INTEGER)
   declare revision: number;
 
+  /** First name of whoever wrote it last; empty where nobody said who stands at the tablet. */
+  @ServerOwned
+  @Default('')
+  @AllowNull(false)
+  @Column(DataType.TEXT)
+  declare changedBy: string;
+
   @ServerOwned
   declare createdAt: Date;
 

@@ -12,6 +12,10 @@ const VALUES: Record<string, unknown> = {
   methodName: 'Balance walk',
   methodId: 'balance-walk',
   person: 'Ines',
+  pulledBy: 'Ines',
+  changedBy: 'Oda',
+  setBy: 'Oda',
+  hour: '08:12',
   currency: 'EUR',
   timeZone: 'Europe/Lisbon',
   doseGrams: 18.1,
@@ -38,6 +42,9 @@ const VALUES: Record<string, unknown> = {
   firstDripSeconds: 6,
   grindSeconds: 4.5,
   priceCents: 3200,
+  cupGrams: [18.2, 18.6],
+  checkTimes: ['12:00', '15:00'],
+  assumed: [],
 };
 /** The same where a schema means something else by the name. */
 const OF_SCHEMA: Record<string, Record<string, unknown>> = {
@@ -51,8 +58,8 @@ const OF_SCHEMA: Record<string, Record<string, unknown>> = {
   ShopDto: { name: 'Lantern Quay' },
   EnterDto: { name: 'Left bar tablet' },
 };
-/** Ends of things: an example is of one in use. */
-const OPEN = ['retiredAt', 'finishedAt', 'discardedAt', 'endedAt', 'to'];
+/** Ends of things, and what stands in for a scale: an example is of one in use, and weighed. */
+const OPEN = ['yieldMl', 'retiredAt', 'finishedAt', 'removedAt', 'endedAt', 'to'];
 const INSTANT = '2026-03-01T06:43:00.000Z';
 const ID = '0195512e-7a00-7000-8000-000000000001';
 
@@ -93,7 +100,7 @@ function giveValue(name: string, property: Schema, own: unknown): void {
 }
 
 function isOf(value: unknown, type: string | undefined): boolean {
-  return type === typeof value || (type === 'integer' && Number.isInteger(value));
+  return type === (Array.isArray(value) ? 'array' : typeof value) || (type === 'integer' && Number.isInteger(value));
 }
 
 function contentsOf(document: OpenAPIObject): Content[] {

@@ -23,7 +23,7 @@ export class GrinderDto extends RevisionDto {
   @ChoiceField({ of: ['timed', 'weighed'], name: 'Dosing' })
   dosing!: 'timed' | 'weighed';
 
-  @NumberField({ min: 0, max: 100, description: 'Old grounds to throw out after a change, g' })
+  @NumberField({ min: 0, max: 100, description: 'Old grounds to discard after a change, g' })
   purgeGrams!: number;
 
   @ChoiceField({ of: ['numbered', 'marked'], name: 'Collar', optional: true, description: 'Numbers, or plain marks' })

@@ -59,7 +59,7 @@ export async function learnPalates(shopId: string, people: readonly string[], tr
 function tastingsOf(shopId: string, person: string, since: Date | null, transaction: Transaction): Promise<Tasting[]> {
   return Tasting.sequelize!.query(
     `SELECT t."balance", t."body", t."overall", t."sweetness", t."dryness" FROM tastings t
-     JOIN shots x ON x."shopId" = t."shopId" AND x."id" = t."shotId" AND x."discardedAt" IS NULL
+     JOIN shots x ON x."shopId" = t."shopId" AND x."id" = t."shotId" AND x."removedAt" IS NULL
      WHERE t."shopId" = :shopId AND t."person" = :person AND t."createdAt" > coalesce(:since, '-infinity'::timestamptz)
      ORDER BY t."createdAt" DESC LIMIT ${NEWEST_TASTINGS}`,
     { replacements: { shopId, person, since }, model: Tasting, mapToModel: true, transaction },

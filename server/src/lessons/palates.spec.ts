@@ -68,8 +68,8 @@ describe('a taster', () => {
     const shotIds = await taste(ids, 'Slip', 0, CUPS);
     await giveUp(ids);
     expect((await palateOf('Slip'))!.tastings).toBe(6);
-    const discarded = shotBody(ids, { timeSeconds: 30, seen: [], revision: 1, discardedAt: '2026-03-01T07:00:00Z' });
-    await house.put(`shots/${shotIds[0]}`, discarded).expect(200);
+    const removed = shotBody(ids, { timeSeconds: 30, seen: [], revision: 1, removedAt: '2026-03-01T07:00:00Z' });
+    await house.put(`shots/${shotIds[0]}`, removed).expect(200);
     expect((await palateOf('Slip'))!.tastings).toBe(5);
   });
 

@@ -39,7 +39,7 @@ describe('shots', () => {
     const ids = await furnish(house, ' mistake');
     const id = v7();
     await put(`shots/${id}`, shotBody(ids)).expect(200);
-    await put(`shots/${id}`, shotBody(ids, { revision: 1, discardedAt: '2026-03-01T06:50:00Z' })).expect(200);
+    await put(`shots/${id}`, shotBody(ids, { revision: 1, removedAt: '2026-03-01T06:50:00Z' })).expect(200);
     const { body } = await house.api.get(`/api/runs/${ids.runId}/sheet`).expect(200);
     expect(body.shots).toEqual([]);
     await house.api.get(`/api/shots/${id}`).expect(200);

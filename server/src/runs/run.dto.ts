@@ -113,6 +113,6 @@ export class SheetView {
   @ApiProperty({ type: FoundDoseView, nullable: true }) foundDose!: FoundDoseView | null;
   @ApiProperty({ description: 'false where doses are struck level and yields read in a glass' }) hasScale!: boolean;
   @ApiProperty({ type: [PalateView], description: 'Of those who tasted' }) palates!: PalateView[];
-  @ApiProperty({ type: [SheetShotView], description: 'Oldest first; discarded ones left out' })
+  @ApiProperty({ type: [SheetShotView], description: 'Oldest first; removed ones left out' })
   shots!: SheetShotView[];
 }

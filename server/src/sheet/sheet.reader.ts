@@ -60,7 +60,7 @@ export class SheetReader {
       ownMethod(shopId, run.methodId),
       foundDoseOf(shopId, run),
       Shot.findAll({
-        where: { shopId, runId: id, discardedAt: null },
+        where: { shopId, runId: id, removedAt: null },
         order: [
           ['pulledAt', 'ASC'],
           ['id', 'ASC'],
@@ -118,7 +118,7 @@ function foundDoseOf(shopId: string, { basketId, coffeeId }: Run): Promise<Found
 function tastingsOfRun(sequelize: Sequelize, shopId: string, runId: string): Promise<Tasting[]> {
   return sequelize.query(
     `SELECT t.* FROM shots x JOIN tastings t ON t."shopId" = x."shopId" AND t."shotId" = x."id"
-     WHERE x."shopId" = :shopId AND x."runId" = :runId AND x."discardedAt" IS NULL ORDER BY t."createdAt"`,
+     WHERE x."shopId" = :shopId AND x."runId" = :runId AND x."removedAt" IS NULL ORDER BY t."createdAt"`,
     { replacements: { shopId, runId }, model: Tasting, mapToModel: true },
   );
 }

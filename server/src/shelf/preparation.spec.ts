@@ -98,7 +98,7 @@ describe('the workshop', () => {
     const shot = shotBody(grinder, { pulledAt: new Date().toISOString(), grindSeconds: 4.6, doseGrams: 18.4 });
     await put(`shots/${v7()}`, shot).expect(200);
     expect((await desk()).model).toMatchObject({ weighings: 2, gramsPerSecond: expect.closeTo(4.35, 0) });
-    await put(`weighings/${first}`, { ...weighing, revision: 1, discardedAt: new Date().toISOString() }).expect(200);
+    await put(`weighings/${first}`, { ...weighing, revision: 1, removedAt: new Date().toISOString() }).expect(200);
     expect((await desk()).model!.weighings).toBe(1);
     await put(`weighings/${v7()}`, { ...weighing, seconds: 0 }).expect(400);
     await house.api.get(`/api/weighings/of/${v7()}`).expect(404);

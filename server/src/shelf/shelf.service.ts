@@ -13,20 +13,23 @@ const PACE_DAYS = 14;
 const SIP = 0.25;
 
 /**
- * Shots with the coffee they were made of: the dial-in knows it; other shots take the station's. Lateral, so that every
+ * Shots with the coffee they were made of. Lateral, so that every
  * station's own index bounds the work to the time asked for.
  */
 const SHOTS_SINCE = `
-  SELECT coalesce(run."coffeeId", s."coffeeId") AS "coffeeId", x."pulledAt",
+  SELECT coalesce(x."coffeeId", s."coffeeId") AS "coffeeId", x."pulledAt",
          coalesce(x."doseGrams", 0) + CASE WHEN x."purged" AND x."grind" <> x."before" THEN g."purgeGrams" ELSE 0 END AS "grams"
   FROM stations s
   JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
   CROSS JOIN LATERAL (
-    SELECT "runId", "pulledAt", "doseGrams", "purged", "grind", lag("grind") OVER (ORDER BY "pulledAt") AS "before"
+    SELECT "coffeeId", "pulledAt", "doseGrams", "purged", "grind", lag("grind") OVER (ORDER BY "pulledAt") AS "before"
     FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
-      AND "discardedAt" IS NULL) x
-  LEFT JOIN runs run ON run."shopId" = s."shopId" AND run."id" = x."runId"
+      AND "removedAt" IS NULL) x
   WHERE s."shopId" = :shopId`;
+
+/** What was left of a coffee in hopper and grinder when another one came in. */
+const THROWN_SINCE = `SELECT "fromCoffeeId" AS "coffeeId", "changedAt" AS "pulledAt", "thrownGrams" AS "grams"
+  FROM coffee_changes WHERE "shopId" = :shopId AND "changedAt" >= :since`;
 
 /** When the shop's day on which a bag was opened began. */
 const DAY_BEGAN = `(("openedOn" + make_interval(hours => :firstHour)) AT TIME ZONE :timeZone)`;
@@ -55,7 +58,7 @@ export class ShelfService {
                 lead(${DAY_BEGAN}) OVER (PARTITION BY "coffeeId" ORDER BY "openedOn" NULLS LAST) AS "until"
          FROM bags WHERE "shopId" = :shopId AND "finishedAt" IS NULL),
        first AS (SELECT coalesce(min("since"), 'infinity') AS "since" FROM open),
-       used AS (${SHOTS_SINCE.replace(':since', '(SELECT "since" FROM first)')})
+       used AS (${`${SHOTS_SINCE} UNION ALL ${THROWN_SINCE}`.replaceAll(':since', '(SELECT "since" FROM first)')})
        SELECT open."id" AS "bagId", open."coffeeId", open."fullGrams", coalesce(sum(used."grams"), 0)::float8 AS "usedGrams"
        FROM open LEFT JOIN used ON used."coffeeId" = open."coffeeId" AND used."pulledAt" >= open."since"
          AND (open."until" IS NULL OR used."pulledAt" < open."until")
@@ -95,10 +98,9 @@ export class ShelfService {
       `SELECT t."person", coalesce(shot."doseGrams", 18) AS "doseGrams", coalesce(t."share", ${SIP})::float8 AS "share",
               c."arabicaPercent", coalesce(c."decaf", false) AS "decaf"
        FROM tastings t
-       JOIN shots shot ON shot."shopId" = t."shopId" AND shot."id" = t."shotId" AND shot."discardedAt" IS NULL
+       JOIN shots shot ON shot."shopId" = t."shopId" AND shot."id" = t."shotId" AND shot."removedAt" IS NULL
        JOIN stations s ON s."shopId" = t."shopId" AND s."id" = shot."stationId"
-       LEFT JOIN runs run ON run."shopId" = t."shopId" AND run."id" = shot."runId"
-       LEFT JOIN coffees c ON c."shopId" = t."shopId" AND c."id" = coalesce(run."coffeeId", s."coffeeId")
+       LEFT JOIN coffees c ON c."shopId" = t."shopId" AND c."id" = coalesce(shot."coffeeId", s."coffeeId")
        WHERE t."shopId" = :shopId AND t."createdAt" >= :since ORDER BY t."person", t."createdAt" LIMIT 2000`,
       { replacements: { shopId, since }, type: QueryTypes.SELECT },
     );

@@ -1,6 +1,6 @@
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
-import { furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
+import { dtoOf, furnish, testHouse, shotBody, type Furnished } from '../testing/testHouse';
 
 const house = testHouse();
 
@@ -46,7 +46,7 @@ describe('what is left in a bag', () => {
     const [mine, other] = [await furnish(house, ' mine'), await furnish(house, ' other')];
     const id = await bag(mine, { openedOn: day(5) });
     await pull(other, 2);
-    await pull(mine, 2, { discardedAt: at(1) });
+    await pull(mine, 2, { removedAt: at(1) });
     expect(await left(id)).toBe(1000);
     await pull(mine, 2);
     expect(await left(id)).toBe(982);
@@ -71,13 +71,7 @@ describe('what is left in a bag', () => {
     await pull(ids, 2);
     const other = v7();
     await house.put(`coffees/${other}`, { name: 'Moved on', roast: 'dark' }).expect(200);
-    const {
-      createdAt: _c,
-      updatedAt: _u,
-      id: _i,
-      shopId: _s,
-      ...station
-    } = await house.get<Record<string, unknown>>(`stations/${ids.stationId}`);
+    const station = dtoOf(await house.get(`stations/${ids.stationId}`));
     await house.put(`stations/${ids.stationId}`, { ...station, coffeeId: other }).expect(200);
     await pull(ids, 1, { runId: null });
     expect(await left(id)).toBe(982);

@@ -1,6 +1,14 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { LATEST_FIRST_HOUR } from '@olvet/core';
-import { ChoiceField, CurrencyField, NumberField, TextField, TimeZoneField } from '../common/fields';
+import { LATEST_FIRST_HOUR, MOST_CHECK_TIMES } from '@olvet/core';
+import {
+  BooleanField,
+  ChoiceField,
+  ClockTimesField,
+  CurrencyField,
+  NumberField,
+  TextField,
+  TimeZoneField,
+} from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 
 export class ShopDto extends RevisionDto {
@@ -23,6 +31,15 @@ export class ShopDto extends RevisionDto {
     description: 'Hour at which a day begins; shots before it belong to the evening before',
   })
   firstHour!: number;
+
+  @BooleanField({ optional: true, description: 'Is a check shot due when a station opens?' })
+  checkAtOpening?: boolean | null;
+
+  @ClockTimesField({ maxItems: MOST_CHECK_TIMES, optional: true, description: 'When a check shot is due, HH:MM' })
+  checkTimes?: string[] | null;
+
+  @BooleanField({ optional: true, description: 'Is a check shot due after a new bag?' })
+  checkAtNewBag?: boolean | null;
 }
 
 export class ShopView extends IntersectionType(ShopDto, RowView) {

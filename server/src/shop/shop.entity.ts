@@ -1,4 +1,4 @@
-import { USUAL_FIRST_HOUR } from '@olvet/core';
+import { USUAL_CHECK_TIMES, USUAL_FIRST_HOUR } from '@olvet/core';
 import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 
 @Table({ tableName: 'shops' })
@@ -23,11 +23,25 @@ export class Shop extends Model {
   @Column({ type: DataType.INTEGER, defaultValue: USUAL_FIRST_HOUR })
   declare firstHour: number;
 
+  /** When a station asks for a check shot. */
+  @Column({ type: DataType.BOOLEAN, defaultValue: true })
+  declare checkAtOpening: boolean;
+
+  /** HH:MM by the shop's clock. */
+  @Column({ type: DataType.JSONB, defaultValue: [...USUAL_CHECK_TIMES] })
+  declare checkTimes: string[];
+
+  @Column({ type: DataType.BOOLEAN, defaultValue: true })
+  declare checkAtNewBag: boolean;
+
   @Column({ type: DataType.BOOLEAN, defaultValue: false })
   declare isDemo: boolean;
 
   @Column({ type: DataType.INTEGER, defaultValue: 1 })
   declare revision: number;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare changedBy: string;
 
   declare createdAt: Date;
   declare updatedAt: Date;

@@ -1,5 +1,6 @@
 import { Injectable } from '@nestjs/common';
-import type { ShopHours } from '@olvet/core';
+import type { CheckRule, ShopHours } from '@olvet/core';
+import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { v7 } from 'uuid';
 import { requireSeen } from '../common/store';
@@ -19,20 +20,26 @@ export class ShopService {
     return this.id;
   }
 
-  async get(shopId: string): Promise<Shown<Shop>> {
-    return shown(await Shop.findByPk(shopId, { rejectOnEmpty: true }));
+  async get(shopId: string, transaction?: Transaction): Promise<Shown<Shop>> {
+    return shown(await Shop.findByPk(shopId, { rejectOnEmpty: true, transaction }));
   }
 
   /** When this shop's day is. */
-  async hours(shopId: string): Promise<ShopHours> {
-    const { timeZone, firstHour } = await this.get(shopId);
+  async hours(shopId: string, transaction?: Transaction): Promise<ShopHours> {
+    const { timeZone, firstHour } = await this.get(shopId, transaction);
     return { timeZone, firstHour };
+  }
+
+  /** When its stations are to be checked. */
+  async checkRule(shopId: string): Promise<CheckRule> {
+    const { checkAtOpening, checkTimes, checkAtNewBag } = await this.get(shopId);
+    return { checkAtOpening, checkTimes, checkAtNewBag };
   }
 
   async put(shopId: string, dto: ShopDto): Promise<Shown<Shop>> {
     const shop = await Shop.findByPk(shopId, { rejectOnEmpty: true });
     requireSeen('shop', dto.revision, shop.revision);
-    return shown(await shop.update({ ...dto, revision: shop.revision + 1 }));
+    return shown(await shop.update({ ...saidIn(dto), revision: shop.revision + 1 }));
   }
 
   private async ensure(): Promise<Shop> {
@@ -43,4 +50,9 @@ export class ShopService {
       return shop ?? Shop.create({ id: v7(), name: 'My bar' }, { transaction });
     });
   }
+}
+
+/** What is left out, or null, stays as it is. */
+function saidIn(dto: ShopDto): object {
+  return Object.fromEntries(Object.entries(dto).filter(([, value]) => value != null));
 }

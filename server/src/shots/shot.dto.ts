@@ -1,17 +1,33 @@
 import { ApiProperty, IntersectionType, OmitType } from '@nestjs/swagger';
 import {
+  ASSUMABLE,
   CAUSES,
   LIMITS,
   MOST_SIGNS,
+  SERVINGS,
+  SHOT_KINDS,
   SIGNS,
   TIMER_STARTS,
   VERDICTS,
+  type Assumable,
   type Cause,
+  type Serving,
+  type ShotKind,
   type Sign,
   type TimerStart,
   type Verdict,
 } from '@olvet/core';
-import { BooleanField, ChoiceField, IdField, InstantField, NumberField, PartField, TextField } from '../common/fields';
+import {
+  BooleanField,
+  ChoiceField,
+  ChoiceListField,
+  IdField,
+  InstantField,
+  NumberField,
+  NumberListField,
+  PartField,
+  TextField,
+} from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 import { TasteScalesDto } from '../tastings/tasteScales.dto';
 import { TastingView } from '../tastings/tasting.dto';
@@ -28,6 +44,12 @@ export class SeenDto {
 export class FirstTastingDto extends OmitType(TasteScalesDto, ['revision']) {
   @IdField()
   id!: string;
+
+  @TextField({ max: 80, optional: true, description: 'Who tasted; empty for the one at the bar' })
+  person?: string | null;
+
+  @NumberField({ min: 0, max: 1e9, integer: true, optional: true, description: 'Where the note stands already' })
+  revision?: number | null;
 }
 
 /** The four settings of a shot, each as far as it is known. */
@@ -57,8 +79,50 @@ export class ShotFieldsDto extends SettingsDto {
   @IdField()
   stationId!: string;
 
+  @ChoiceField({
+    of: SHOT_KINDS,
+    name: 'ShotKind',
+    optional: true,
+    description: 'Left out: of a dial-in where it has one, else of service',
+  })
+  kind?: ShotKind | null;
+
+  @IdField({
+    optional: true,
+    description: 'What was in the hopper; where left out, of the dial-in, the card or the station',
+  })
+  coffeeId?: string | null;
+
+  @IdField({ optional: true, description: 'The version of the card it was pulled by' })
+  cardVersionId?: string | null;
+
   @InstantField()
   pulledAt!: string;
+
+  @BooleanField({ optional: true, description: 'false where only the day is known' })
+  hourKnown?: boolean | null;
+
+  @TextField({ max: 80, optional: true, description: 'First name of whoever pulled it' })
+  pulledBy?: string | null;
+
+  @NumberListField({
+    ...LIMITS.cupGrams,
+    maxItems: 2,
+    optional: true,
+    description: 'What each cup of a double weighed; one alone where it stands for both',
+  })
+  cupGrams?: number[] | null;
+
+  @NumberField({ ...LIMITS.yieldMl, optional: true, description: 'Read in a glass where nothing was weighed, ml' })
+  yieldMl?: number | null;
+
+  @ChoiceListField({
+    of: ASSUMABLE,
+    name: 'Assumable',
+    optional: true,
+    description: 'Figures nobody measured, taken as planned',
+  })
+  assumed?: Assumable[] | null;
 
   @PartField(() => PlannedDto, { optional: true })
   planned?: PlannedDto | null;
@@ -78,7 +142,7 @@ export class ShotFieldsDto extends SettingsDto {
   @PartField(() => SeenDto, { many: true, maxItems: MOST_SIGNS })
   seen!: SeenDto[];
 
-  @BooleanField({ description: 'Were old grounds thrown out after the last grind change?' })
+  @BooleanField({ description: 'Was it purged after the last grind change?' })
   purged!: boolean;
 
   @ChoiceField({ of: CAUSES, name: 'Cause', optional: true, description: 'What went wrong with this shot, once known' })
@@ -87,14 +151,14 @@ export class ShotFieldsDto extends SettingsDto {
   @ChoiceField({ of: VERDICTS, name: 'VersusLast', optional: true, description: 'The cup against the one before' })
   versusLast?: Verdict | null;
 
-  @ChoiceField({ of: ['sink', 'serve'], name: 'Verdict', optional: true })
-  verdict?: 'sink' | 'serve' | null;
+  @ChoiceField({ of: SERVINGS, name: 'Verdict', optional: true, description: 'What the cup was good for' })
+  verdict?: Serving | null;
 
   @TextField({ max: 1000, optional: true })
   note?: string | null;
 
   @InstantField({ optional: true, description: 'Set when the shot was entered by mistake' })
-  discardedAt?: string | null;
+  removedAt?: string | null;
 }
 
 export class ShotDto extends ShotFieldsDto {
@@ -104,6 +168,7 @@ export class ShotDto extends ShotFieldsDto {
 
 export class ShotView extends IntersectionType(ShotFieldsDto, RowView) {
   @ApiProperty() override revision!: number;
+  @ApiProperty({ enum: SHOT_KINDS, enumName: 'ShotKind' }) override kind!: ShotKind;
 }
 
 export class SheetShotView extends ShotView {

@@ -1,4 +1,4 @@
-import type { Cause, SeenMark, TimerStart, Verdict } from '@olvet/core';
+import type { Assumable, Cause, SeenMark, Serving, ShotKind, TimerStart, Verdict } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Edit } from '../database/edit.model';
 import { Owned } from '../database/owned.model';
@@ -19,8 +19,26 @@ export class Shot extends Owned {
   @Column(DataType.UUID)
   declare stationId: string;
 
+  @Column({ type: DataType.TEXT, defaultValue: 'dial-in' })
+  declare kind: ShotKind;
+
+  /** The recipe it was pulled by, as it stood then. */
+  @Column(DataType.UUID)
+  declare cardVersionId: string | null;
+
+  /** What was in the hopper: another coffee may stand at the station since. */
+  @Column(DataType.UUID)
+  declare coffeeId: string | null;
+
   @Column(DataType.DATE)
   declare pulledAt: Date;
+
+  /** false where only the day is known. */
+  @Column({ type: DataType.BOOLEAN, defaultValue: true })
+  declare hourKnown: boolean;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare pulledBy: string;
 
   @Column(DataType.DOUBLE)
   declare grind: number | null;
@@ -35,8 +53,20 @@ export class Shot extends Owned {
   @Column(DataType.DOUBLE)
   declare yieldGrams: number | null;
 
+  /** What each cup of a double weighed; one alone where it stands for both. */
+  @Column(DataType.JSONB)
+  declare cupGrams: number[] | null;
+
+  /** Read in a glass where nothing was weighed; `yieldGrams` is worked out from it. */
+  @Column(DataType.DOUBLE)
+  declare yieldMl: number | null;
+
   @Column(DataType.DOUBLE)
   declare temperatureC: number | null;
+
+  /** Figures nobody measured, taken as planned. */
+  @Column({ type: DataType.JSONB, defaultValue: [] })
+  declare assumed: Assumable[];
 
   @Column(DataType.JSONB)
   declare planned: PlannedSettings | null;
@@ -67,13 +97,13 @@ export class Shot extends Owned {
   declare versusLast: Verdict | null;
 
   @Column(DataType.TEXT)
-  declare verdict: 'sink' | 'serve' | null;
+  declare verdict: Serving | null;
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare note: string;
 
   @Column(DataType.DATE)
-  declare discardedAt: Date | null;
+  declare removedAt: Date | null;
 }
 
 /** What a shot said before a correction. */

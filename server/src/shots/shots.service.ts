@@ -8,10 +8,12 @@ import { createStore, type Store, type Writing } from '../common/store';
 import { writeOnce } from '../common/writeOnce';
 import { shown, type Shown } from '../database/owned.model';
 import { LearningService } from '../learning/learning.service';
+import { Card, CardVersion } from '../cards/card.entity';
 import { checkOnScale } from '../grinders/onScale';
 import { Run } from '../runs/run.entity';
 import { Station } from '../stations/station.entity';
 import { TastingsService } from '../tastings/tastings.service';
+import { completeShot } from './completeShot';
 import type { ShotDto } from './shot.dto';
 import { Shot, ShotEdit } from './shot.entity';
 
@@ -21,6 +23,7 @@ const MOST_SHOTS = 200;
 @Injectable()
 export class ShotsService {
   readonly store: Store<Shot, ShotDto>;
+  private readonly rows: Store<Shot, ShotDto>;
 
   constructor(
     private readonly sequelize: Sequelize,
@@ -41,22 +44,38 @@ export class ShotsService {
       beforeChange: keepTrace,
       afterWrite: (row, transaction) => learning.enqueueAgain(row.shopId, row.runId, transaction),
     });
-    this.store = { ...rows, put: (shopId, id, dto) => this.put(shopId, id, dto, rows) };
+    this.rows = rows;
+    this.store = { ...rows, put: (shopId, id, dto) => this.put(shopId, id, dto) };
   }
 
-  /** The shot and, where given, its first taste note: all or nothing. */
-  private async put(shopId: string, id: string, dto: ShotDto, rows: Store<Shot, ShotDto>): Promise<Shown<Shot>> {
-    const { tasting, ...shot } = dto;
+  /** Several shots in one write: all of them or none. */
+  async putAll(shopId: string, shots: readonly (ShotDto & { id: string })[]): Promise<Shown<Shot>[]> {
     const saved = await writeOnce(this.sequelize, async (transaction) => {
-      const written = await rows.write(shopId, id, shot, transaction);
-      if (tasting) {
-        const { id: tastingId, ...values } = tasting;
-        await this.tastings.store.write(shopId, tastingId, { ...values, shotId: id }, transaction);
+      const written: Shot[] = [];
+      for (const [i, { id, ...dto }] of shots.entries()) {
+        written.push(await within(`shots[${i}]`, () => this.write(shopId, id, dto, transaction)));
       }
       return written;
     });
+    return saved.map(shown);
+  }
+
+  /** The shot and, where given, its first taste note: all or nothing. */
+  private async put(shopId: string, id: string, dto: ShotDto): Promise<Shown<Shot>> {
+    const saved = await writeOnce(this.sequelize, (transaction) => this.write(shopId, id, dto, transaction));
     await this.learning.settledFor(shopId, saved.runId);
     return shown(saved);
+  }
+
+  private async write(shopId: string, id: string, dto: ShotDto, transaction: Transaction): Promise<Shot> {
+    const { tasting, ...shot } = completeShot(dto);
+    shot.coffeeId ??= await coffeeInHopper(shopId, id, shot, transaction);
+    const written = await this.rows.write(shopId, id, shot, transaction);
+    if (tasting) {
+      const { id: tastingId, ...values } = tasting;
+      await this.tastings.store.write(shopId, tastingId, { ...values, shotId: id }, transaction);
+    }
+    return written;
   }
 
   /** From the running totals: counting a long history takes longer than reading a page of it. */
@@ -80,6 +99,34 @@ export class ShotsService {
     });
     return { items: rows.map(shown), total: count, page, pageSize };
   }
+}
+
+/** Field paths of what fails inside one of a list say which one. */
+async function within<T>(path: string, act: () => Promise<T>): Promise<T> {
+  try {
+    return await act();
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    const errors = error.errors.map((each) => ({ ...each, path: `${path}.${each.path}` }));
+    throw new Problem(error.kind, error.message, errors);
+  }
+}
+
+/** As it stands, else of the dial-in or the card it was pulled by, else what stands at the station now. */
+async function coffeeInHopper(
+  shopId: string,
+  id: string,
+  { runId, cardVersionId, stationId }: ShotDto,
+  transaction: Transaction,
+): Promise<string | null> {
+  const own = (rowId: string) => ({ attributes: ['coffeeId'], where: { shopId, id: rowId }, transaction });
+  const stands = await Shot.findOne(own(id));
+  if (stands?.coffeeId) return stands.coffeeId;
+  if (runId) return (await Run.findOne(own(runId)))?.coffeeId ?? null;
+  const where = { shopId, id: cardVersionId };
+  const version = cardVersionId ? await CardVersion.findOne({ where, transaction }) : null;
+  const from = version ? await Card.findOne(own(version.cardId)) : await Station.findOne(own(stationId));
+  return from?.coffeeId ?? null;
 }
 
 async function keepTrace(row: Shot, { transaction }: Writing<Shot, ShotDto>): Promise<void> {

@@ -15,12 +15,12 @@ const rows = async (sql: string): Promise<Total[]> => (await house.sequelize.que
 async function totals(): Promise<{ kept: Total[]; counted: Total[] }> {
   const kept = `SELECT "stationId", "shots", round("grams"::numeric, 6)::float8 AS "grams" FROM station_totals`;
   const counted = `SELECT "stationId", count(*)::int AS "shots",
-    round(coalesce(sum("doseGrams") FILTER (WHERE "discardedAt" IS NULL), 0)::numeric, 6)::float8 AS "grams"
+    round(coalesce(sum("doseGrams") FILTER (WHERE "removedAt" IS NULL), 0)::numeric, 6)::float8 AS "grams"
     FROM shots GROUP BY "stationId"`;
   return { kept: await rows(`${kept} ORDER BY 1`), counted: await rows(`${counted} ORDER BY 1`) };
 }
 
-it('keeps the totals of every station through new, corrected, discarded and moved shots', async () => {
+it('keeps the totals of every station through new, corrected, removed and moved shots', async () => {
   const [left, right] = [await furnish(house, ' left'), await furnish(house, ' right')];
   const ids = Array.from({ length: 6 }, () => v7());
   const change = async (id: string, part: object): Promise<void> => {
@@ -34,7 +34,7 @@ it('keeps the totals of every station through new, corrected, discarded and move
   await house.put(`shots/${v7()}`, shotBody(right, { doseGrams: null, runId: null })).expect(200);
   await change(ids[0]!, { doseGrams: 18.4 });
   await change(ids[1]!, { doseGrams: null });
-  await change(ids[2]!, { discardedAt: '2026-03-02T08:00:00.000Z' });
+  await change(ids[2]!, { removedAt: '2026-03-02T08:00:00.000Z' });
   await change(ids[3]!, { runId: null, stationId: right.stationId });
   await house.sequelize.query(`DELETE FROM shots WHERE "id" = '${ids[4]}'`);
   const { kept, counted } = await totals();

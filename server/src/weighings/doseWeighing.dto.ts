@@ -19,7 +19,7 @@ export class DoseWeighingDto extends RevisionDto {
   weighedAt!: string;
 
   @InstantField({ optional: true, description: 'Set when it was a mistake' })
-  discardedAt?: string | null;
+  removedAt?: string | null;
 }
 
 export class DoseWeighingView extends IntersectionType(DoseWeighingDto, RowView) {

@@ -20,5 +20,5 @@ export class DoseWeighing extends Owned {
   declare weighedAt: Date;
 
   @Column(DataType.DATE)
-  declare discardedAt: Date | null;
+  declare removedAt: Date | null;
 }

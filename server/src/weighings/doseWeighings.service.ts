@@ -20,7 +20,7 @@ export class DoseWeighingsService {
       what: 'weighing',
       order: [['weighedAt', 'DESC']],
       filters: ['grinderId'],
-      listed: { discardedAt: null },
+      listed: { removedAt: null },
     });
   }
 

@@ -31,13 +31,13 @@ export function timedWeighings(
             greatest(0, extract(epoch FROM :until::timestamptz - x."at") / 86400)::float8 AS "ageDays"
      FROM (
        (SELECT "seconds", "grams", "grind", "weighedAt" AS "at", 'weighing' AS "from" FROM weighings
-        WHERE "shopId" = :shopId AND "grinderId" = :grinderId AND "discardedAt" IS NULL AND "weighedAt" <= :until::timestamptz + interval '1 day'
+        WHERE "shopId" = :shopId AND "grinderId" = :grinderId AND "removedAt" IS NULL AND "weighedAt" <= :until::timestamptz + interval '1 day'
         ORDER BY "weighedAt" DESC LIMIT ${NEWEST})
        UNION ALL
        (SELECT shot."grindSeconds", shot."doseGrams", shot."grind", shot."pulledAt", 'shot' FROM stations s
         JOIN shots shot ON shot."shopId" = s."shopId" AND shot."stationId" = s."id"
         WHERE s."shopId" = :shopId AND s."grinderId" = :grinderId AND shot."grindSeconds" IS NOT NULL
-          AND shot."doseGrams" IS NOT NULL AND shot."grind" IS NOT NULL AND shot."discardedAt" IS NULL
+          AND shot."doseGrams" IS NOT NULL AND shot."grind" IS NOT NULL AND shot."removedAt" IS NULL
           AND shot."pulledAt" <= :until::timestamptz + interval '1 day'
         ORDER BY shot."pulledAt" DESC LIMIT ${NEWEST})
      ) x ORDER BY x."at" DESC LIMIT ${NEWEST}`,

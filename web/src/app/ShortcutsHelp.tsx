@@ -15,14 +15,14 @@ const SHORTCUTS: [string, string][] = [
 /** What the line for a shot understands. */
 export const LINE_WORDS: [string, string][] = [
   ['18.1 > 36.8 in 21.5', 'dose, yield and time'],
-  ['very sour, bit thin', 'sour, bitter, even; thin, heavy, full'],
+  ['very sour, bit thin', 'sour, bitter, balanced; thin, heavy, round'],
   ['dry sweet', 'or harsh'],
   ['mark 8.5 sweetness 7', 'marks of ten'],
   ['spurts@2 dead@11', 'seen, and where on the basket’s clock'],
   ['gushed pale rush crater', 'seen'],
   ['grind 12.5 temp 93 drip 6 tds 9.4', 'measured besides'],
   ['dose 18 ground 4.6', 'seconds a timed grinder ran'],
-  ['unpurged serve', 'or sink'],
+  ['unpurged serve', 'or discard'],
 ];
 
 export function ShortcutsHelp({ open, onClose }: { open: boolean; onClose: () => void }) {

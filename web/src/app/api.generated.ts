@@ -26,6 +26,9 @@ export const addTagTypes = [
   "Advice",
   "Health",
   "Corrections",
+  "People",
+  "Day",
+  "CoffeeChanges",
 ] as const;
 const injectedRtkApi = api
   .enhanceEndpoints({
@@ -387,6 +390,17 @@ const injectedRtkApi = api
         query: (queryArg) => ({ url: `/api/cards/${queryArg.id}` }),
         providesTags: ["Cards"],
       }),
+      moveFoundTime: build.mutation<
+        MoveFoundTimeApiResponse,
+        MoveFoundTimeApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/cards/${queryArg.id}/found-time`,
+          method: "PUT",
+          body: queryArg.moveFoundTimeDto,
+        }),
+        invalidatesTags: ["Cards"],
+      }),
       keepCard: build.mutation<KeepCardApiResponse, KeepCardApiArg>({
         query: (queryArg) => ({
           url: `/api/runs/${queryArg.runId}/card`,
@@ -617,6 +631,93 @@ const injectedRtkApi = api
       >({
         query: () => ({ url: `/api/corrections` }),
         providesTags: ["Corrections"],
+      }),
+      listPeople: build.query<ListPeopleApiResponse, ListPeopleApiArg>({
+        query: (queryArg) => ({
+          url: `/api/people`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["People"],
+      }),
+      getPerson: build.query<GetPersonApiResponse, GetPersonApiArg>({
+        query: (queryArg) => ({ url: `/api/people/${queryArg.id}` }),
+        providesTags: ["People"],
+      }),
+      putPerson: build.mutation<PutPersonApiResponse, PutPersonApiArg>({
+        query: (queryArg) => ({
+          url: `/api/people/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.personDto,
+        }),
+        invalidatesTags: ["People"],
+      }),
+      getStationDay: build.query<GetStationDayApiResponse, GetStationDayApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/stations/${queryArg.id}/day`,
+            params: {
+              day: queryArg.day,
+            },
+          }),
+          providesTags: ["Day"],
+        },
+      ),
+      putSeveralShots: build.mutation<
+        PutSeveralShotsApiResponse,
+        PutSeveralShotsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/several-shots`,
+          method: "PUT",
+          body: queryArg.severalShotsDto,
+        }),
+        invalidatesTags: ["Day"],
+      }),
+      listCoffeeChanges: build.query<
+        ListCoffeeChangesApiResponse,
+        ListCoffeeChangesApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/coffee-changes`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["CoffeeChanges"],
+      }),
+      getCoffeeChange: build.query<
+        GetCoffeeChangeApiResponse,
+        GetCoffeeChangeApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/coffee-changes/${queryArg.id}` }),
+        providesTags: ["CoffeeChanges"],
+      }),
+      putCoffeeChange: build.mutation<
+        PutCoffeeChangeApiResponse,
+        PutCoffeeChangeApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/coffee-changes/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.coffeeChangeDto,
+        }),
+        invalidatesTags: ["CoffeeChanges"],
       }),
     }),
     overrideExisting: false,
@@ -872,6 +973,11 @@ export type GetCardApiResponse = /** status 200  */ CardDetailView;
 export type GetCardApiArg = {
   id: string;
 };
+export type MoveFoundTimeApiResponse = /** status 200  */ CardDetailView;
+export type MoveFoundTimeApiArg = {
+  id: string;
+  moveFoundTimeDto: MoveFoundTimeDto;
+};
 export type KeepCardApiResponse = /** status 200  */ CardDetailView;
 export type KeepCardApiArg = {
   runId: string;
@@ -1015,6 +1121,58 @@ export type GetHealthApiResponse = /** status 200  */ ReadyView;
 export type GetHealthApiArg = void;
 export type ListCorrectionsApiResponse = /** status 200  */ CorrectionView[];
 export type ListCorrectionsApiArg = void;
+export type ListPeopleApiResponse = /** status 200  */ PersonPage;
+export type ListPeopleApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetPersonApiResponse = /** status 200  */ PersonView;
+export type GetPersonApiArg = {
+  id: string;
+};
+export type PutPersonApiResponse = /** status 200  */ PersonView;
+export type PutPersonApiArg = {
+  id: string;
+  personDto: PersonDto;
+};
+export type GetStationDayApiResponse = /** status 200  */ DayView;
+export type GetStationDayApiArg = {
+  id: string;
+  /** The shop’s day; today where left out */
+  day?: string | null;
+};
+export type PutSeveralShotsApiResponse = /** status 200  */ SeveralShotsView;
+export type PutSeveralShotsApiArg = {
+  severalShotsDto: SeveralShotsDto;
+};
+export type ListCoffeeChangesApiResponse = /** status 200  */ CoffeeChangePage;
+export type ListCoffeeChangesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetCoffeeChangeApiResponse = /** status 200  */ CoffeeChangeView;
+export type GetCoffeeChangeApiArg = {
+  id: string;
+};
+export type PutCoffeeChangeApiResponse = /** status 200  */ CoffeeChangeView;
+export type PutCoffeeChangeApiArg = {
+  id: string;
+  coffeeChangeDto: CoffeeChangeDto;
+};
 export type DoorView = {
   /** Whether whoever asks may use Olvet */
   letIn: boolean;
@@ -1060,7 +1218,15 @@ export type ShopView = {
   timeZone: string;
   /** Hour at which a day begins; shots before it belong to the evening before */
   firstHour: number;
+  /** Is a check shot due when a station opens? */
+  checkAtOpening?: boolean | null;
+  /** When a check shot is due, HH:MM */
+  checkTimes?: string[] | null;
+  /** Is a check shot due after a new bag? */
+  checkAtNewBag?: boolean | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   isDemo: boolean;
@@ -1076,6 +1242,12 @@ export type ShopDto = {
   timeZone: string;
   /** Hour at which a day begins; shots before it belong to the evening before */
   firstHour: number;
+  /** Is a check shot due when a station opens? */
+  checkAtOpening?: boolean | null;
+  /** When a check shot is due, HH:MM */
+  checkTimes?: string[] | null;
+  /** Is a check shot due after a new bag? */
+  checkAtNewBag?: boolean | null;
 };
 export type FinerWay = "lower" | "higher";
 export type Dosing = "timed" | "weighed";
@@ -1098,7 +1270,7 @@ export type GrinderView = {
   step: number;
   finer: FinerWay;
   dosing: Dosing;
-  /** Old grounds to throw out after a change, g */
+  /** Old grounds to discard after a change, g */
   purgeGrams: number;
   /** Numbers, or plain marks */
   collar?: Collar | (null | null);
@@ -1110,6 +1282,8 @@ export type GrinderView = {
   burrLifeKg?: number | null;
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   learnedSlope: LearnedSlopeView | (null | null);
@@ -1133,7 +1307,7 @@ export type GrinderDto = {
   step: number;
   finer: FinerWay;
   dosing: Dosing;
-  /** Old grounds to throw out after a change, g */
+  /** Old grounds to discard after a change, g */
   purgeGrams: number;
   /** Numbers, or plain marks */
   collar?: Collar | (null | null);
@@ -1185,6 +1359,8 @@ export type MachineView = {
   valveReadings?: ValveReadingDto[] | null;
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   /** Group minus display, °C */
@@ -1228,6 +1404,8 @@ export type BasketView = {
   shape?: BasketShape | (null | null);
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1286,6 +1464,8 @@ export type CoffeeView = {
   decaf?: boolean | null;
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   learnedTaste: LearnedTasteView | (null | null);
@@ -1336,6 +1516,8 @@ export type BagView = {
   weighedAt?: string | null;
   finishedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1394,6 +1576,8 @@ export type StationView = {
   weighs?: boolean | null;
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1478,6 +1662,8 @@ export type RunView = {
   startedAt: string;
   endedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   /** Where nobody named a setting */
@@ -1508,6 +1694,8 @@ export type FoundDoseView = {
   how: DoseHow;
   foundAt: string;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1533,6 +1721,8 @@ export type PalateView = {
   /** How this person uses the scales of ten */
   marks: TasterMarksView | (null | null);
 };
+export type ShotKind = "dial-in" | "service" | "check";
+export type Assumable = "doseGrams" | "yieldGrams" | "grind" | "temperatureC";
 export type PlannedDto = {
   grind?: number | null;
   doseGrams?: number | null;
@@ -1557,7 +1747,7 @@ export type SeenDto = {
 };
 export type Cause = "not-purged" | "channelled" | "dose-off" | "cold-group";
 export type VersusLast = "better" | "same" | "worse";
-export type Verdict = "sink" | "serve";
+export type Verdict = "serve" | "discard";
 export type TastingView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -1575,6 +1765,8 @@ export type TastingView = {
   person?: string | null;
   words?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1590,24 +1782,43 @@ export type SheetShotView = {
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
+  /** Left out: of a dial-in where it has one, else of service */
+  kind?: ShotKind | (null | null);
+  /** What was in the hopper; where left out, of the dial-in, the card or the station */
+  coffeeId?: string | null;
+  /** The version of the card it was pulled by */
+  cardVersionId?: string | null;
   pulledAt: string;
+  /** false where only the day is known */
+  hourKnown?: boolean | null;
+  /** First name of whoever pulled it */
+  pulledBy?: string | null;
+  /** What each cup of a double weighed; one alone where it stands for both */
+  cupGrams?: number[] | null;
+  /** Read in a glass where nothing was weighed, ml */
+  yieldMl?: number | null;
+  /** Figures nobody measured, taken as planned */
+  assumed?: Assumable[] | null;
   planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
-  /** Were old grounds thrown out after the last grind change? */
+  /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
   cause?: Cause | (null | null);
   /** The cup against the one before */
   versusLast?: VersusLast | (null | null);
+  /** What the cup was good for */
   verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
-  discardedAt?: string | null;
+  removedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   tastings: TastingView[];
@@ -1663,7 +1874,7 @@ export type SheetView = {
   hasScale: boolean;
   /** Of those who tasted */
   palates: PalateView[];
-  /** Oldest first; discarded ones left out */
+  /** Oldest first; removed ones left out */
   shots: SheetShotView[];
 };
 export type ListedRunView = {
@@ -1692,6 +1903,8 @@ export type ListedRunView = {
   startedAt: string;
   endedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   /** Where nobody named a setting */
@@ -1755,24 +1968,43 @@ export type ShotView = {
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
+  /** Left out: of a dial-in where it has one, else of service */
+  kind?: ShotKind | (null | null);
+  /** What was in the hopper; where left out, of the dial-in, the card or the station */
+  coffeeId?: string | null;
+  /** The version of the card it was pulled by */
+  cardVersionId?: string | null;
   pulledAt: string;
+  /** false where only the day is known */
+  hourKnown?: boolean | null;
+  /** First name of whoever pulled it */
+  pulledBy?: string | null;
+  /** What each cup of a double weighed; one alone where it stands for both */
+  cupGrams?: number[] | null;
+  /** Read in a glass where nothing was weighed, ml */
+  yieldMl?: number | null;
+  /** Figures nobody measured, taken as planned */
+  assumed?: Assumable[] | null;
   planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
-  /** Were old grounds thrown out after the last grind change? */
+  /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
   cause?: Cause | (null | null);
   /** The cup against the one before */
   versusLast?: VersusLast | (null | null);
+  /** What the cup was good for */
   verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
-  discardedAt?: string | null;
+  removedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -1804,6 +2036,10 @@ export type FirstTastingDto = {
   /** How much of the cup was swallowed: 1 drunk, 0 spat out */
   share?: number | null;
   id: string;
+  /** Who tasted; empty for the one at the bar */
+  person?: string | null;
+  /** Where the note stands already */
+  revision?: number | null;
 };
 export type ShotDto = {
   /** The revision you last saw; leave out for a new row. */
@@ -1817,23 +2053,40 @@ export type ShotDto = {
   /** null for a shot pulled outside a dial-in */
   runId?: string | null;
   stationId: string;
+  /** Left out: of a dial-in where it has one, else of service */
+  kind?: ShotKind | (null | null);
+  /** What was in the hopper; where left out, of the dial-in, the card or the station */
+  coffeeId?: string | null;
+  /** The version of the card it was pulled by */
+  cardVersionId?: string | null;
   pulledAt: string;
+  /** false where only the day is known */
+  hourKnown?: boolean | null;
+  /** First name of whoever pulled it */
+  pulledBy?: string | null;
+  /** What each cup of a double weighed; one alone where it stands for both */
+  cupGrams?: number[] | null;
+  /** Read in a glass where nothing was weighed, ml */
+  yieldMl?: number | null;
+  /** Figures nobody measured, taken as planned */
+  assumed?: Assumable[] | null;
   planned?: PlannedDto | (null | null);
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
-  /** Were old grounds thrown out after the last grind change? */
+  /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
   cause?: Cause | (null | null);
   /** The cup against the one before */
   versusLast?: VersusLast | (null | null);
+  /** What the cup was good for */
   verdict?: Verdict | (null | null);
   note?: string | null;
   /** Set when the shot was entered by mistake */
-  discardedAt?: string | null;
+  removedAt?: string | null;
   /** Saved with the shot, all or nothing */
   tasting?: FirstTastingDto | (null | null);
 };
@@ -1872,14 +2125,25 @@ export type RecipeDto = {
   machineName: string;
   basketName: string;
 };
+export type FoundTimeView = {
+  seconds: number;
+  /** How far single shots lie from it, s */
+  sd: number;
+  /** Shots that told its middle */
+  shots: number;
+};
 export type CardVersionView = {
   id: string;
   revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   version: number;
   runId: string | null;
   recipe: RecipeDto;
+  /** Its spread goes on being learned in service */
+  found: FoundTimeView | (null | null);
   tastesLike: string;
   setBy: string;
   note: string;
@@ -1887,6 +2151,8 @@ export type CardVersionView = {
 export type CardView = {
   id: string;
   revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   name: string;
@@ -1906,6 +2172,8 @@ export type CardPage = {
 export type CardDetailView = {
   id: string;
   revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
   name: string;
@@ -1917,6 +2185,13 @@ export type CardDetailView = {
   latest: CardVersionView;
   /** Newest first */
   versions: CardVersionView[];
+};
+export type MoveFoundTimeDto = {
+  /** Of the version this makes */
+  versionId: string;
+  seconds: number;
+  /** Why it is another */
+  note: string;
 };
 export type KeepCardDto = {
   /** An existing card gets a new version, an unknown id makes a new card */
@@ -1936,6 +2211,21 @@ export type DriftedStartView = {
   grind: number;
   /** In units of the grinder */
   sd: number;
+};
+export type BoardCardView = {
+  cardId: string;
+  versionId: string;
+  version: number;
+  name: string;
+  purpose: Purpose;
+  recipe: RecipeDto;
+  found: FoundTimeView | (null | null);
+};
+export type CheckReason = "opening" | "hour" | "new-bag";
+export type DueCheckView = {
+  dueAt: string;
+  reason: CheckReason;
+  isDue: boolean;
 };
 export type BoardShotView = {
   id: string;
@@ -1957,6 +2247,12 @@ export type BoardStationView = {
   /** The open dial-in, if any */
   openRunId: string | null;
   cardId: string | null;
+  /** Cards of this coffee here; the one last poured by comes first */
+  cards: BoardCardView[];
+  /** By the shop’s rule; null: no more today */
+  check: DueCheckView | (null | null);
+  /** The last check shot today */
+  checkedAt: string | null;
   /** The last shots with a time, oldest first */
   shots: BoardShotView[];
 };
@@ -2000,6 +2296,8 @@ export type BarScaleView = {
   resolutionGrams: number;
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -2042,8 +2340,10 @@ export type DoseWeighingView = {
   grams: number;
   weighedAt: string;
   /** Set when it was a mistake */
-  discardedAt?: string | null;
+  removedAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -2063,7 +2363,7 @@ export type DoseWeighingDto = {
   grams: number;
   weighedAt: string;
   /** Set when it was a mistake */
-  discardedAt?: string | null;
+  removedAt?: string | null;
 };
 export type FoundDosePage = {
   items: FoundDoseView[];
@@ -2127,6 +2427,8 @@ export type OwnMethodView = {
   };
   retiredAt?: string | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -2188,6 +2490,8 @@ export type OpeningView = {
   roomC?: number | null;
   humidityPercent?: number | null;
   id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
   createdAt: string;
   updatedAt: string;
 };
@@ -2274,6 +2578,136 @@ export type CorrectionView = {
   /** The dial-in of a shot, the coffee of a bag */
   within: string | null;
 };
+export type PersonView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** First name, as it stands on shots and cards */
+  name: string;
+  /** Says what the recipes of the shop are */
+  isLead?: boolean | null;
+  /** When they left */
+  retiredAt?: string | null;
+  id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type PersonPage = {
+  items: PersonView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type PersonDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** First name, as it stands on shots and cards */
+  name: string;
+  /** Says what the recipes of the shop are */
+  isLead?: boolean | null;
+  /** When they left */
+  retiredAt?: string | null;
+};
+export type DayView = {
+  day: string;
+  /** Newest first; removed ones left out */
+  shots: SheetShotView[];
+};
+export type SeveralShotsView = {
+  shots: ShotView[];
+};
+export type NewShotDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  grind?: number | null;
+  doseGrams?: number | null;
+  yieldGrams?: number | null;
+  temperatureC?: number | null;
+  /** How long a timed grinder ran */
+  grindSeconds?: number | null;
+  /** null for a shot pulled outside a dial-in */
+  runId?: string | null;
+  stationId: string;
+  /** Left out: of a dial-in where it has one, else of service */
+  kind?: ShotKind | (null | null);
+  /** What was in the hopper; where left out, of the dial-in, the card or the station */
+  coffeeId?: string | null;
+  /** The version of the card it was pulled by */
+  cardVersionId?: string | null;
+  pulledAt: string;
+  /** false where only the day is known */
+  hourKnown?: boolean | null;
+  /** First name of whoever pulled it */
+  pulledBy?: string | null;
+  /** What each cup of a double weighed; one alone where it stands for both */
+  cupGrams?: number[] | null;
+  /** Read in a glass where nothing was weighed, ml */
+  yieldMl?: number | null;
+  /** Figures nobody measured, taken as planned */
+  assumed?: Assumable[] | null;
+  planned?: PlannedDto | (null | null);
+  timeSeconds?: number | null;
+  timer: TimerStart;
+  firstDripSeconds?: number | null;
+  tdsPercent?: number | null;
+  seen: SeenDto[];
+  /** Was it purged after the last grind change? */
+  purged: boolean;
+  /** What went wrong with this shot, once known */
+  cause?: Cause | (null | null);
+  /** The cup against the one before */
+  versusLast?: VersusLast | (null | null);
+  /** What the cup was good for */
+  verdict?: Verdict | (null | null);
+  note?: string | null;
+  /** Set when the shot was entered by mistake */
+  removedAt?: string | null;
+  /** Saved with the shot, all or nothing */
+  tasting?: FirstTastingDto | (null | null);
+  id: string;
+};
+export type SeveralShotsDto = {
+  shots: NewShotDto[];
+};
+export type CoffeeChangeView = {
+  stationId: string;
+  toCoffeeId: string;
+  /** The bag that was opened for it */
+  bagId?: string | null;
+  /** What of the coffee before was left in hopper and grinder, and discarded, g */
+  thrownGrams?: number | null;
+  changedAt: string;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  fromCoffeeId: string;
+};
+export type CoffeeChangePage = {
+  items: CoffeeChangeView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type CoffeeChangeDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  toCoffeeId: string;
+  /** The bag that was opened for it */
+  bagId?: string | null;
+  /** What of the coffee before was left in hopper and grinder, and discarded, g */
+  thrownGrams?: number | null;
+  changedAt: string;
+  /** One of one-lever, balance-walk, open-light, small-classic, slow-soak, hand-lever, or the id of one of your own */
+  methodId: string;
+  target: TargetDto;
+  /** Where the grinder stands from now on */
+  grind?: number | null;
+};
 export const {
   useGetDoorQuery,
   useEnterMutation,
@@ -2315,6 +2749,7 @@ export const {
   usePutTastingMutation,
   useListCardsQuery,
   useGetCardQuery,
+  useMoveFoundTimeMutation,
   useKeepCardMutation,
   useGetBoardQuery,
   useSetUpStationMutation,
@@ -2342,4 +2777,12 @@ export const {
   useGetLivenessQuery,
   useGetHealthQuery,
   useListCorrectionsQuery,
+  useListPeopleQuery,
+  useGetPersonQuery,
+  usePutPersonMutation,
+  useGetStationDayQuery,
+  usePutSeveralShotsMutation,
+  useListCoffeeChangesQuery,
+  useGetCoffeeChangeQuery,
+  usePutCoffeeChangeMutation,
 } = injectedRtkApi;

@@ -17,7 +17,7 @@ export function standingOf({ state, station, shots }: BoardStationView): Standin
   const middle = middleOfLast(shots.flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds])));
   switch (state) {
     case 'dialled':
-      return { title: 'At peace', detail: 'The last shots ran in their window.', side: 'on', urgent: false };
+      return { title: 'Steady', detail: 'The last shots ran in their window.', side: 'on', urgent: false };
     case 'drifting-fast':
       return {
         title: 'Drifting fast',

@@ -18,7 +18,7 @@ export function BeforeFirst({ sheet, next }: { sheet: SheetView; next: Settings 
   const isTurned = next !== null && stood !== null && next.grind !== stood;
   const said = [
     isTurned && grinder.purgeGrams > 0
-      ? `The grinder stood at ${plainNumber(stood)}: turn it, and throw out ${plainNumber(grinder.purgeGrams)} g first.`
+      ? `The grinder stood at ${plainNumber(stood)}: turn it, and purge ${plainNumber(grinder.purgeGrams)} g first.`
       : null,
     run.handCheck ? `Between the fingers ${FELT[run.handCheck]}.` : null,
     foundDose

@@ -67,7 +67,7 @@ describe('the move panel', () => {
     show();
     const line = screen.getByText(/Expect 29 s/).textContent;
     expect(line).toContain('25\u2060–\u206033');
-    expect(line).toContain('Throw out 12\u00a0g. Expect 29\u00a0s');
+    expect(line).toContain('Purge 12\u00a0g. Expect 29\u00a0s');
   });
 
   it('sets a long line smaller, so that it stays one line', () => {

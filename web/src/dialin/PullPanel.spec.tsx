@@ -43,7 +43,7 @@ describe('pulling a shot', () => {
 
   it('asks for the purge only where the grind was changed, and takes no for an answer', () => {
     const { onShot } = open({ grindChanged: true });
-    fireEvent.click(screen.getByRole('checkbox', { name: 'Old grounds thrown out (12 g)' }));
+    fireEvent.click(screen.getByRole('checkbox', { name: 'Purged (12 g)' }));
     fireEvent.click(save());
     expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ purged: false }));
   });

@@ -79,7 +79,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
         </p>
         {grindChanged && (
           <Checkbox checked={purged} onChange={(event) => setPurged(event.target.checked)}>
-            Old grounds thrown out ({plainNumber(sheet.grinder.purgeGrams)} g)
+            Purged ({plainNumber(sheet.grinder.purgeGrams)} g)
           </Checkbox>
         )}
         <div className={styles.steppers}>

@@ -76,7 +76,7 @@ describe('the run page', () => {
     sheet.run = { ...sheet.run, startGrind: 12, startSd: 0.6 };
     const from = [{ coffeeName: 'Saltmarsh', grind: 14, daysAgo: 9 }];
     open(sheet, { '/api/start': { grind: 14, sd: 0.8, from } });
-    expect(await screen.findByText(/The grinder stood at 14: turn it, and throw out 12 g first\./)).toBeInTheDocument();
+    expect(await screen.findByText(/The grinder stood at 14: turn it, and purge 12 g first\./)).toBeInTheDocument();
     expect(screen.getByText(/12 is where this coffee’s last shots point \(±0\.6\)/)).toBeInTheDocument();
     // An older recipe is no news beside them.
     expect(screen.queryByText(/has kept/)).not.toBeInTheDocument();
@@ -289,7 +289,7 @@ describe('the run page', () => {
     await act(async () => fireEvent.click(sure));
     const { path, body } = await lastOf(written);
     expect(path).toBe('/api/shots/s1');
-    expect(body).toMatchObject({ timeSeconds: 30, revision: 1, discardedAt: expect.stringMatching(/^20/) });
+    expect(body).toMatchObject({ timeSeconds: 30, revision: 1, removedAt: expect.stringMatching(/^20/) });
   });
 
   it('shows what a shot said before it was corrected', async () => {
@@ -343,7 +343,7 @@ describe('the run page', () => {
     expect(panel).toHaveTextContent('This dial-in by itself says 7.9–10.2 %');
     expect(panel).toHaveTextContent('8.8 % to the time (±0.9, from 41 shots)');
     expect(panel).toHaveTextContent('Nobody tasted');
-    expect(panel).toHaveTextContent('Likes it clearly to the bitter side of even (+0.5 ±0.2, from 31 cups)');
+    expect(panel).toHaveTextContent('Likes it clearly to the bitter side of balanced (+0.5 ±0.2, from 31 cups)');
   });
 
   it('says so when there is no such dial-in', async () => {

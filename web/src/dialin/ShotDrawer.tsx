@@ -100,7 +100,7 @@ function ShotForm({
       content: 'For a shot that never was. The advice forgets it; the record keeps it.',
       okText: 'Take it out',
       cancelText: 'Keep it',
-      onOk: () => write({ discardedAt: new Date().toISOString() }),
+      onOk: () => write({ removedAt: new Date().toISOString() }),
     });
   };
   return (
@@ -142,7 +142,7 @@ function ShotForm({
           <Select mode="multiple" options={SIGNS.map((value) => ({ value, label: SIGN_LABELS[value] }))} />
         </Form.Item>
         <Form.Item name="purged" valuePropName="checked">
-          <Checkbox>Old grounds were thrown out first</Checkbox>
+          <Checkbox>Purged first</Checkbox>
         </Form.Item>
         <Form.Item name="cause" label="What went wrong" extra="A shot with a known fault counts for little.">
           <Select allowClear options={CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }))} />
@@ -152,7 +152,7 @@ function ShotForm({
             allowClear
             options={[
               { value: 'serve', label: 'serve' },
-              { value: 'sink', label: 'sink' },
+              { value: 'discard', label: 'discard' },
             ]}
           />
         </Form.Item>

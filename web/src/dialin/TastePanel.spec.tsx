@@ -127,7 +127,7 @@ describe('the taste of the newest shot', () => {
     open({ ...two(), palates });
     expect(screen.queryByText(/counted from there/)).not.toBeInTheDocument();
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });
-    expect(await screen.findByText(/to the bitter side of even.*Notes are counted from there\./)).toBeInTheDocument();
+    expect(await screen.findByText(/to the bitter side of balanced.*Notes are counted from there\./)).toBeInTheDocument();
   });
 
   it('adds up what was swallowed today, and warns before it is much', async () => {

@@ -47,7 +47,7 @@ const chipsFor = (marks?: PalateView['marks']): Chip[] => [
   {
     word: 'would not',
     axis: 'overall',
-    value: ownMark('overall', marks?.overall, SERVED_MARK.sink),
+    value: ownMark('overall', marks?.overall, SERVED_MARK.discard),
     says: (mark) => mark <= ownMark('overall', marks?.overall, 5),
   },
 ];

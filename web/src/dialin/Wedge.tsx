@@ -4,7 +4,7 @@ import styles from './Wedge.module.css';
 const WORDS: Record<Variable, [string, string]> = {
   grind: ['finer', 'coarser'],
   doseGrams: ['less', 'more'],
-  yieldGrams: ['shorter', 'longer'],
+  yieldGrams: ['less', 'more'],
   temperatureC: ['cooler', 'hotter'],
 };
 

@@ -26,7 +26,7 @@ export function HandCheckTool() {
   return (
     <div className={styles.stack} style={{ maxWidth: 820 }}>
       <ol className={styles.steps}>
-        <li>Throw out the first grounds, then catch a pinch between finger and thumb.</li>
+        <li>Purge first, then catch a pinch between finger and thumb.</li>
         <li>Squeeze it, let go, poke it.</li>
       </ol>
       <Answers runId={runId} felt={felt} onFelt={setFelt} />

@@ -61,7 +61,7 @@ function EditorForm<F extends object>({
           <Button type="primary" htmlType="submit" loading={saving}>
             Save
           </Button>
-          <Button onClick={onClose}>Leave it</Button>
+          <Button onClick={onClose}>Cancel</Button>
           {extra?.(attempt)}
         </div>
       </Form>

@@ -19,9 +19,9 @@ describe('what was learned, in words', () => {
   });
 
   it.each([
-    [0.04, 'Likes it even, as the scale has it (0 ±0.2, from 9 cups).'],
-    [0.3, 'Likes it a touch to the bitter side of even (+0.3 ±0.2, from 9 cups).'],
-    [-0.7, 'Likes it clearly to the sour side of even (−0.7 ±0.2, from 9 cups).'],
+    [0.04, 'Likes it balanced, as the scale has it (0 ±0.2, from 9 cups).'],
+    [0.3, 'Likes it a touch to the bitter side of balanced (+0.3 ±0.2, from 9 cups).'],
+    [-0.7, 'Likes it clearly to the sour side of balanced (−0.7 ±0.2, from 9 cups).'],
   ])('says where somebody likes a cup: %d', (balance, words) => {
     expect(palateInWords({ ...ODA, balance })).toBe(words);
   });

@@ -24,8 +24,8 @@ export function learnedTasteInWords({ balance, body, ratio, middleSeconds, shots
 export function palateInWords({ balance, balanceSd, tastings }: PalateView): string {
   const where =
     Math.abs(balance) < 0.15
-      ? 'Likes it even, as the scale has it'
-      : `Likes it ${Math.abs(balance) < 0.45 ? 'a touch' : 'clearly'} to the ${balance < 0 ? 'sour' : 'bitter'} side of even`;
+      ? 'Likes it balanced, as the scale has it'
+      : `Likes it ${Math.abs(balance) < 0.45 ? 'a touch' : 'clearly'} to the ${balance < 0 ? 'sour' : 'bitter'} side of balanced`;
   return `${where} (${signed(balance)} ±${plainNumber(balanceSd, 1)}, from ${tastings} cups).`;
 }
 

@@ -92,7 +92,7 @@ export function CoffeePage() {
           <p>
             {coffee.learnedTaste
               ? learnedTasteInWords(coffee.learnedTaste)
-              : 'Nothing yet: after its first dial-in Olvet knows where it pours sour, even and bitter.'}
+              : 'Nothing yet: after its first dial-in Olvet knows where it pours sour, balanced and bitter.'}
           </p>
           {runs && runs.total > 0 && <p className="quiet">{plural(runs.total, 'dial-in')} so far.</p>}
           <h2>Where to start</h2>

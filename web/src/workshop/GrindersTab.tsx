@@ -49,7 +49,7 @@ export function GrindersTab() {
             <NumberField name="min" label="Scale from" />
             <NumberField name="max" label="Scale to" />
             <NumberField name="step" label="Smallest step" extra="0 if there are no clicks" />
-            <NumberField name="purgeGrams" label="Purge, g" extra="Thrown out after a change" />
+            <NumberField name="purgeGrams" label="Purge, g" extra="Old grounds to discard after a change" />
             <OptionalNumberField name="retentionGrams" label="Stays in the chute, g" />
             <OptionalNumberField name="groundKg" label="Ground before Olvet, kg" />
             <OptionalNumberField name="burrLifeKg" label="Burrs last, kg" />

@@ -228,7 +228,7 @@ describe('the workshop', () => {
 
   it('lets a taster start over', async () => {
     const written = open('tasters');
-    const row = await screen.findByText(/Likes it clearly to the bitter side of even/);
+    const row = await screen.findByText(/Likes it clearly to the bitter side of balanced/);
     expect(row).toHaveTextContent('Marks such a cup about 8.4 of 10, and takes off 1.2 for a point away from it.');
     fireEvent.click(screen.getByRole('button', { name: 'Start over with Ines' }));
     fireEvent.click(await screen.findByRole('button', { name: 'Start over' }));

@@ -177,7 +177,7 @@ describe('the advice to one who likes a cup off the middle', () => {
 
   it('tells the word that was said, and what it is to this taste where that is another', () => {
     expect(ask(said(-0.5, 0.6)).text).toMatch(/^It tasted a bit sour, sour to this taste/);
-    expect(ask(said(0.5, 0.5)).text).toBe('It tasted a bit bitter, even to this taste.');
+    expect(ask(said(0.5, 0.5)).text).toBe('It tasted a bit bitter, balanced to this taste.');
     expect(ask(said(-1.5, 0.2)).text).toMatch(/^It tasted sour: /);
   });
 });

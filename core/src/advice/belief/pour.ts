@@ -6,6 +6,7 @@ import type { Method } from '../../method/Method';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
 import { readAims } from './aims';
+import { handOfShot, type Hand } from './hand';
 import type { LikingScaleName } from './likingScale';
 
 /** Share of the time by which a puck alone strays. */
@@ -50,14 +51,6 @@ export interface Pour {
   marks: Record<LikingScaleName, number | null>;
 }
 
-/** What measuring by eye, and a fresh coffee's gas, add: as a share of the time, and on the balance and body scales. */
-export interface Hand {
-  time: number;
-  taste: number;
-  /** Doses or yields are not weighed. */
-  isByEye: boolean;
-}
-
 /** Every shot with its gaps filled: from what was planned or aimed at, from the shot before, from the start. */
 export function readPours(request: ValidAdviceRequest & { method: Method }, start: Settings, hand: Hand): Pour[] {
   const { method, machine, shots } = request;
@@ -88,7 +81,7 @@ export function readPours(request: ValidAdviceRequest & { method: Method }, star
       cause,
       sound: !channelled && cause !== 'dose-off' && cause !== 'cold-group',
       versusLast: shot.versusLast ?? null,
-      hand,
+      hand: handOfShot(request, hand, shot),
       previousGrind: index === 0 ? measured.grind : aims[index - 1]!.grind,
       purged: cause !== 'not-purged' && (shot.purged ?? true),
       stale: false,

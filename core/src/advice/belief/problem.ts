@@ -3,8 +3,8 @@ import type { Method } from '../../method/Method';
 import { findMethod, startTemperatureC } from '../../method/methods';
 import type { Settings } from '../contract/answer';
 import type { ValidAdviceRequest } from '../contract/request';
-import { gasScatter } from './beans';
-import { readPours, type Hand, type Pour } from './pour';
+import { handOf, type Hand } from './hand';
+import { readPours, type Pour } from './pour';
 import { readMarks } from './readMarks';
 import { markStale } from './stale';
 
@@ -71,18 +71,6 @@ function doseRoom({ minGrams, maxGrams, found }: ValidAdviceRequest['basket']): 
   return {
     minGrams: Math.max(minGrams, roundTo(grams - Math.max(1, found.toleranceGrams), 2)),
     maxGrams: Math.min(maxGrams, roundTo(grams + Math.max(0.5, found.toleranceGrams), 2)),
-  };
-}
-
-/** By Darcy the time goes with the dose's square in the puck, about three quarters of the whole, and with the yield. */
-function handOf({ measuring, target, coffee }: ValidAdviceRequest): Hand {
-  const dose = (measuring?.doseSdGrams ?? 0) / target.doseGrams;
-  const poured = (measuring?.yieldSdGrams ?? 0) / target.yieldGrams;
-  // Log ratio scatters by both; balance answers to it by about 5.5.
-  return {
-    time: Math.sqrt((1.5 * dose) ** 2 + (0.92 * poured) ** 2 + gasScatter(coffee) ** 2),
-    taste: 5.5 * Math.sqrt(dose ** 2 + poured ** 2),
-    isByEye: dose > 0 || poured > 0,
   };
 }
 

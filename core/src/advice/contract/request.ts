@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { LIMITS, MOST_SIGNS, type Limit } from '../../brew/limits';
 import { clamp, SMALLEST_STEP } from '../../brew/snap';
-import { CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
+import { ASSUMABLE, CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
 import { methodSchema } from '../../method/Method';
 import { fieldErrorsOf, type FieldError } from '../../formats/fieldErrors';
 import { findMethod, METHOD_IDS } from '../../method/methods';
@@ -103,6 +103,8 @@ const shotSchema = z.object({
       temperatureC: maybeWithin(LIMITS.temperatureC),
     })
     .nullish(),
+  /** Figures nobody measured: taken as planned, and believed with a hand's spread. */
+  assumed: z.array(z.enum(ASSUMABLE)).max(10).nullish(),
   timeSeconds: maybeWithin(LIMITS.timeSeconds),
   timer: z.enum(TIMER_STARTS).nullish(),
   firstDripSeconds: maybeWithin(LIMITS.firstDripSeconds),

@@ -4,10 +4,10 @@ import { everydayRequest, everydayShot } from '../advice.fixture';
 const ask = (change: Parameters<typeof everydayRequest>[0]): Advice => answer(everydayRequest(change)) as Advice;
 
 describe('the move line', () => {
-  it('is short and says what to turn, what to throw out and what to expect', () => {
+  it('is short and says what to turn, what to purge and what to expect', () => {
     const { lead, rest } = moveLine(ask({ shots: [everydayShot({ timeSeconds: 19 })] }), 'lower');
     expect(lead).toMatch(/^Finer, 14 → [\d.]+\.$/);
-    expect(rest).toMatch(/^Throw out 12 g\. Expect \d+ s \(\d+–\d+\)\.$/);
+    expect(rest).toMatch(/^Purge 12 g\. Expect \d+ s \(\d+–\d+\)\.$/);
   });
 
   it('is proud of changing nothing', () => {

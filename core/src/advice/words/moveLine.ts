@@ -8,7 +8,7 @@ export interface MoveLine {
   rest: string;
 }
 
-/** The one sentence of the run sheet: "Finer, 14 → 12.5." + "Throw out 12 g. Expect 28 s (25–31)." */
+/** The one sentence of the run sheet: "Finer, 14 → 12.5." + "Purge 12 g. Expect 28 s (25–31)." */
 export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
   const { timeSeconds } = advice.expect;
   const s = (value: number): string => plainNumber(value, 0);
@@ -38,7 +38,7 @@ export function moveLine(advice: Advice, finer: 'lower' | 'higher'): MoveLine {
       };
     case 'change': {
       const lead = advice.changed.map((change) => changeWords(change, finer)).join(' ');
-      const purge = advice.purgeGrams > 0 ? `Throw out ${plainNumber(advice.purgeGrams)} g. ` : '';
+      const purge = advice.purgeGrams > 0 ? `Purge ${plainNumber(advice.purgeGrams)} g. ` : '';
       return { lead, rest: `${purge}${run}${expect}` };
     }
   }

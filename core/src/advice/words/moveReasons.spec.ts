@@ -36,7 +36,7 @@ describe('the reasons for a move', () => {
         shots: [fast, everydayShot({ grind: 13.5, timeSeconds, taste: { balance, body, overall: 6 } })],
       });
     const even = second(27.7, 0, -0.5);
-    expect([even.action, textOf(even, 'balanced')]).toEqual(['change', 'It tasted even.']);
+    expect([even.action, textOf(even, 'balanced')]).toEqual(['change', 'It tasted balanced.']);
     expect(textOf(even, 'doubt')).toMatch(
       /^It read right, but by all that is known these settings lean to sour: \d in \d that they are right\.$/,
     );

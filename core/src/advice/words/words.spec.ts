@@ -24,14 +24,14 @@ describe('words', () => {
     [-3, 'very sour'],
     [-1.5, 'sour'],
     [-0.5, 'a bit sour'],
-    [0, 'even'],
+    [0, 'balanced'],
     [0.5, 'a bit bitter'],
     [2.5, 'very bitter'],
   ])('balance %p is %s', (balance, word) => expect(balanceWord(balance)).toBe(word));
 
   it.each([
     [-2, 'thin'],
-    [0, 'full'],
+    [0, 'round'],
     [0.5, 'a bit heavy'],
   ])('body %p is %s', (body, word) => expect(bodyWord(body)).toBe(word));
 

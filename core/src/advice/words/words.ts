@@ -28,14 +28,14 @@ export function oddsInWords(probability: number): string {
 
 export function balanceWord(balance: number): string {
   const size = Math.abs(balance);
-  if (size < 0.3) return 'even';
+  if (size < 0.3) return 'balanced';
   const side = balance < 0 ? 'sour' : 'bitter';
   return size < 1 ? `a bit ${side}` : size < 2 ? side : `very ${side}`;
 }
 
 export function bodyWord(body: number): string {
   const size = Math.abs(body);
-  if (size < 0.5) return 'full';
+  if (size < 0.5) return 'round';
   const side = body < 0 ? 'thin' : 'heavy';
   return size < 1 ? `a bit ${side}` : side;
 }
