@@ -21,6 +21,8 @@ export {
   MOST_EXTRACTED_PERCENT,
   ML_PER_OUNCE,
   MOST_SIGNS,
+  type OffPlan,
+  offPlan,
   ratioStyle,
   type Roast,
   ROASTS,
@@ -53,7 +55,16 @@ export {
   recommendMethod,
   startTemperatureC,
 } from './method';
-export { parseShotLine, printShotLine, type SeenMark, type ShotLine, SIGN_LABELS, TASTE_WORDS } from './formats';
+export {
+  CAUSE_WORDS,
+  parseShotLine,
+  printShotLine,
+  type SeenMark,
+  type ShotLine,
+  shotLineInWords,
+  SIGN_LABELS,
+  TASTE_WORDS,
+} from './formats';
 export {
   type Barista,
   brewPuck,

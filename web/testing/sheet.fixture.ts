@@ -1,6 +1,11 @@
 import type { RecipeDto, SheetShotView, SheetView } from '../src/app/api';
 
-const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+const row = {
+  revision: 1,
+  changedBy: '',
+  createdAt: '2026-03-01T06:00:00.000Z',
+  updatedAt: '2026-03-01T06:00:00.000Z',
+};
 
 /** A shot of the run sheet at everyday settings. */
 export function shotView(id: string, change: Partial<SheetShotView> = {}): SheetShotView {
@@ -8,6 +13,7 @@ export function shotView(id: string, change: Partial<SheetShotView> = {}): Sheet
     ...row,
     id,
     runId: 'run',
+    kind: 'dial-in',
     stationId: 'station',
     pulledAt: '2026-03-01T06:43:00.000Z',
     grind: 14,
@@ -120,6 +126,9 @@ export function standingView(change: object = {}) {
     start: null,
     openRunId: null,
     cardId: null,
+    cards: [],
+    check: null,
+    checkedAt: null,
     shots: [],
     ...change,
   };

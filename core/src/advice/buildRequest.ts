@@ -208,6 +208,8 @@ function markedBy(
   return { ...taste, overall: taste.overall ?? ownMark('overall', marks, SERVED_MARK[verdict]) };
 }
 
+const AXES = ['balance', 'body', 'dryness', 'sweetness', 'overall'] as const;
+
 /**
  * Several tongues on one shot: the mean of what each scale was given, null when nobody tasted. With palates, it also says where those
  * who tasted like balance and body best, on the mean.
@@ -216,14 +218,15 @@ export function combineTastings(
   tastings: readonly TastingLike[],
   palates: readonly PalateLike[] = [],
 ): AdviceShot['taste'] {
-  if (tastings.length === 0) return null;
+  const notes = tastings.filter((tasting) => AXES.some((axis) => tasting[axis] != null));
+  if (notes.length === 0) return null;
   const meanOf = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
   const mean = (axis: Exclude<keyof TastingLike, 'person'>): number | null => {
-    const values = tastings.flatMap((tasting) => tasting[axis] ?? []);
+    const values = notes.flatMap((note) => note[axis] ?? []);
     return values.length === 0 ? null : meanOf(values);
   };
   const likedAt = (axis: 'balance' | 'body'): number => {
-    const placed = tastings.filter((tasting) => tasting[axis] != null);
+    const placed = notes.filter((note) => note[axis] != null);
     if (placed.length === 0) return 0;
     return meanOf(placed.map((tasting) => palates.find(({ person }) => person === tasting.person)?.[axis] ?? 0));
   };

@@ -10,3 +10,4 @@ export {
 } from './shotLine';
 export { parseShotLine, type ParsedShotLine } from './parseShotLine';
 export { printShotLine, tasteWords } from './printShotLine';
+export { CAUSE_WORDS, shotLineInWords } from './shotLineInWords';

@@ -62,6 +62,18 @@ export const api = generatedApi.enhanceEndpoints({
     listOpenings: aList('Openings'),
     getOpening: aRow('Openings'),
     putOpening: theWriteOf('Openings'),
+    listPeople: aList('People'),
+    getPerson: aRow('People'),
+    putPerson: theWriteOf('People'),
+    listCoffeeChanges: aList('CoffeeChanges'),
+    getCoffeeChange: aRow('CoffeeChanges'),
+    putCoffeeChange: theWriteOf(
+      'CoffeeChanges',
+      ({ coffeeChangeDto: { stationId } }: { coffeeChangeDto: { stationId: string } }) => [
+        { type: 'Stations', id: stationId },
+        ...(['Stations', 'Bags'] as const).map(rows),
+      ],
+    ),
     listCards: aList('Cards'),
     getCard: aRow('Cards'),
 
@@ -88,7 +100,16 @@ export const api = generatedApi.enhanceEndpoints({
         ...(['Bags', 'FoundDoses', 'DoseWeighings'] as const).map(rows),
       ],
     },
-    getStock: { providesTags: (['Bags', 'Shots'] as const).map(rows) },
+    moveFoundTime: { invalidatesTags: (_card, _error, { id }) => [{ type: 'Cards', id }, rows('Cards')] },
+    getStationDay: {
+      providesTags: (day, _error, { id }) => [
+        { type: 'Stations', id },
+        rows('Shots'),
+        ...(day?.shots ?? []).map((shot) => ({ type: 'Shots' as const, id: shot.id })),
+      ],
+    },
+    putSeveralShots: { invalidatesTags: [rows('Shots')] },
+    getStock: { providesTags: (['Bags', 'Shots', 'CoffeeChanges'] as const).map(rows) },
     getWear: { providesTags: (['Grinders', 'Shots'] as const).map(rows) },
     getTastedToday: { providesTags: (['Tastings', 'Shots'] as const).map(rows) },
     getTimedDose: {

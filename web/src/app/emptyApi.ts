@@ -12,8 +12,18 @@ const TIMEOUT_MS = 10_000;
 /** A bar's Wi-Fi drops a request now and then. Sending again is safe: a put is written once however often it is sent. */
 const SENT_AGAIN: Partial<Record<FetchBaseQueryError['status'], number>> = { FETCH_ERROR: 2, TIMEOUT_ERROR: 1 };
 
+const asked = fetchBaseQuery({
+  baseUrl: window.location.origin,
+  timeout: TIMEOUT_MS,
+  // Every write carries who stands at the tablet; as an address would, since a header takes no other letters.
+  prepareHeaders: (headers, { getState }) => {
+    const { person } = (getState() as { settings: { person: string } }).settings;
+    if (person) headers.set('olvet-person', encodeURIComponent(person));
+  },
+});
+
 /** Sends again, after a moment, what got no answer; what was answered is never sent twice. */
-const baseQuery = retry(fetchBaseQuery({ baseUrl: window.location.origin, timeout: TIMEOUT_MS }), {
+const baseQuery = retry(asked, {
   retryCondition: (error, _args, { attempt }) => attempt <= (SENT_AGAIN[(error as FetchBaseQueryError).status] ?? 0),
 });
 

@@ -5,13 +5,16 @@ const KEY = 'olvet.settings';
 
 export interface Settings {
   theme: ThemeName;
-  /** Who is tasting at this tablet; empty when nobody said. */
+  /** First name of whoever stands at this tablet; empty when nobody said. */
+  person: string;
+  /** Who tastes here, where that is somebody else; empty for whoever stands here. */
   taster: string;
 }
 
 function restore(): Settings {
   const fallback: Settings = {
     theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'light',
+    person: '',
     taster: '',
   };
   try {
@@ -30,13 +33,17 @@ const slice = createSlice({
     themeChosen: (state, action: PayloadAction<ThemeName>) => {
       state.theme = action.payload;
     },
+    personChosen: (state, action: PayloadAction<string>) => {
+      state.person = action.payload;
+      state.taster = '';
+    },
     tasterChosen: (state, action: PayloadAction<string>) => {
       state.taster = action.payload;
     },
   },
 });
 
-export const { themeChosen, tasterChosen } = slice.actions;
+export const { themeChosen, personChosen, tasterChosen } = slice.actions;
 export const settingsReducer = slice.reducer;
 
 export function saveSettings(settings: Settings): void {

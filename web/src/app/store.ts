@@ -2,12 +2,13 @@ import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/t
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api';
+import { justSavedReducer, keepJustSaved } from './justSavedSlice';
 import { saveSettings, settingsReducer } from './settingsSlice';
 
 /** A store of its own: one for the page, one for each test. */
 export function makeStore() {
   return configureStore({
-    reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer },
+    reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer, justSaved: justSavedReducer },
     middleware: (defaults) => defaults().concat(api.middleware),
   });
 }
@@ -15,10 +16,12 @@ export function makeStore() {
 export const store = makeStore();
 
 setupListeners(store.dispatch);
-let saved = store.getState().settings;
+let kept = store.getState();
 store.subscribe(() => {
-  const { settings } = store.getState();
-  if (settings !== saved) saveSettings((saved = settings));
+  const now = store.getState();
+  if (now.settings !== kept.settings) saveSettings(now.settings);
+  if (now.justSaved !== kept.justSaved) keepJustSaved(now.justSaved);
+  kept = now;
 });
 
 export type RootState = ReturnType<typeof store.getState>;

@@ -14,6 +14,9 @@ const standing = (state: BoardStationView['state'], times: number[] = []): Board
   start: null,
   openRunId: null,
   cardId: null,
+  cards: [],
+  check: null,
+  checkedAt: null,
   shots: times.map((timeSeconds, i) => ({ id: String(i), pulledAt: '2026-03-01T06:43:00Z', grind: 14, timeSeconds })),
 });
 

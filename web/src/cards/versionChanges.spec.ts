@@ -5,6 +5,8 @@ import { versionChanges } from './versionChanges';
 const version = (change: Partial<RecipeDto> = {}, tastesLike = 'plum'): CardVersionView => ({
   id: 'v',
   revision: 1,
+  changedBy: '',
+  found: null,
   version: 1,
   runId: null,
   recipe: recipeDto(change),

@@ -1,4 +1,4 @@
-import { parseShotLine, printShotLine, type ShotLine } from '@olvet/core';
+import { parseShotLine, shotLineInWords, type ShotLine } from '@olvet/core';
 import { Button, Input, type InputRef } from 'antd';
 import { useState, type Ref } from 'react';
 import styles from './EntryLine.module.css';
@@ -9,7 +9,7 @@ export interface EntryLineProps {
   onShot: (line: ShotLine) => Promise<boolean>;
 }
 
-/** The shot in one line. What was understood is said back before it is saved; what was not is pointed at. */
+/** The shot in one line. How it is read stands below while one types; what is not understood is pointed at. */
 export function EntryLine({ inputRef, saving, onShot }: EntryLineProps) {
   const [text, setText] = useState('');
   const { shot, problems } = parseShotLine(text);
@@ -47,8 +47,8 @@ export function EntryLine({ inputRef, saving, onShot }: EntryLineProps) {
         Save shot
       </Button>
       <p id="shot-line-echo" className={problems.length > 0 ? styles.problem : styles.echo} aria-live="polite">
-        {problems.length > 0 && `“${problems[0]!.text}”: ${problems[0]!.message}.`}
-        {ready && `Understood: ${printShotLine(shot)}`}
+        {problems.length > 0 && `“${problems[0]!.text}”: ${problems[0]!.message}. `}
+        {something && shotLineInWords(shot)}
       </p>
     </form>
   );

@@ -3,22 +3,37 @@ import { App, Form, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { useKeepCardMutation, useListCardsQuery, type KeepCardDto, type SheetView } from '../app/api';
+import {
+  useKeepCardMutation,
+  useListCardsQuery,
+  type KeepCardDto,
+  type SheetShotView,
+  type SheetView,
+} from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
+import { useAppSelector } from '../app/store';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import styles from './KeepCardModal.module.css';
+import { plannedOf } from './settings';
 
 type Fields = Pick<KeepCardDto, 'name' | 'purpose' | 'tastesLike' | 'setBy' | 'note'> & { cardId: string };
 
 export interface KeepCardModalProps {
   sheet: SheetView;
-  settings: Settings;
+  /** The shot it begins with, and where there is none yet, what would be pulled next. */
+  shotId: string | null;
+  next: Settings;
   open: boolean;
   onClose: () => void;
 }
 
 /** Ends the dial-in with its recipe: a new card, or the next version of one this coffee has. */
-export function KeepCardModal({ sheet, settings, open, onClose }: KeepCardModalProps) {
-  const { run, coffee, grinder, machine, basket } = sheet;
+export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardModalProps) {
+  const { run, coffee, grinder, machine, basket, shots } = sheet;
+  const person = useAppSelector((state) => state.settings.person);
+  const [chosenId, choose] = useState(shotId ?? shots.at(-1)?.id ?? null);
+  const chosen = shots.find(({ id }) => id === chosenId);
+  const settings = chosen ? plannedOf(chosen) : next;
   const [form] = Form.useForm<Fields>();
   const { message } = App.useApp();
   const navigate = useNavigate();
@@ -60,6 +75,16 @@ export function KeepCardModal({ sheet, settings, open, onClose }: KeepCardModalP
       onOk={() => form.submit()}
       destroyOnHidden
     >
+      {shots.length > 1 && (
+        <label className={styles.which}>
+          <span>The recipe of</span>
+          <Select
+            value={chosenId}
+            onChange={choose}
+            options={shots.map((shot, i) => ({ value: shot.id, label: shotInWords(shot, i + 1) }))}
+          />
+        </label>
+      )}
       <p>
         {plainNumber(settings.doseGrams)} g in, {plainNumber(settings.yieldGrams)} g out, {run.target.timeSeconds.min}–
         {run.target.timeSeconds.max} s, grind {plainNumber(settings.grind)} on {grinder.name}. This closes the dial-in.
@@ -76,7 +101,7 @@ export function KeepCardModal({ sheet, settings, open, onClose }: KeepCardModalP
             name: latest?.name ?? coffee.name,
             purpose: latest?.purpose ?? 'black',
             tastesLike: latest?.latest.tastesLike ?? run.goal ?? '',
-            setBy: '',
+            setBy: person,
             note: '',
           }}
         >
@@ -112,4 +137,10 @@ export function KeepCardModal({ sheet, settings, open, onClose }: KeepCardModalP
       )}
     </Modal>
   );
+}
+
+function shotInWords(shot: SheetShotView, number: number): string {
+  const { grind, doseGrams, yieldGrams } = plannedOf(shot);
+  const time = shot.timeSeconds == null ? 'not timed' : `${plainNumber(shot.timeSeconds, 1)} s`;
+  return `Shot ${number}: ${plainNumber(grind)}, ${plainNumber(doseGrams)} → ${plainNumber(yieldGrams)} g, ${time}`;
 }

@@ -29,7 +29,7 @@ const advice: Advice = {
       settings: { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 94 },
       changed: [{ variable: 'temperatureC', from: 93, to: 94 }],
       expect: expectation,
-      text: 'Hotter, 93 → 94 °C: about 21 s, even, full, no purge; 2 in 5.',
+      text: 'Hotter, 93 → 94 °C: about 21 s, balanced, round, no purge; 2 in 5.',
     },
   ],
   cautions: [
@@ -79,7 +79,7 @@ describe('the move panel', () => {
   it('offers what else could be done, without its odds twice, and hands its settings over', () => {
     const { onAlternative } = show();
     const other = screen.getByRole('button', { name: /^Hotter/ });
-    expect(other).toHaveTextContent('Hotter, 93 → 94 °C: about 21 s, even, full, no purge');
+    expect(other).toHaveTextContent('Hotter, 93 → 94 °C: about 21 s, balanced, round, no purge');
     expect(other).toHaveTextContent(/as wanted 2 in 5, 25–33 s$/);
     fireEvent.click(other);
     expect(onAlternative).toHaveBeenCalledWith(advice.alternatives[0]!.settings);

@@ -23,7 +23,7 @@ const onOneLine = (text: string): string =>
   text.replaceAll('–', '\u2060–\u2060').replace(/(?<=\d) (?=(?:g|s|%|°[CF])(?!\w))/g, '\u00a0');
 
 /** More letters than this would break at the large size on a bar's tablet; the sheet needs that line. */
-const LONG_LINE = 62;
+const LONG_LINE = 58;
 
 /** The move line, to be read from a metre away; below it why, beside it what else could be done. */
 export function MovePanel(props: MovePanelProps) {

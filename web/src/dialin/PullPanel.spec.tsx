@@ -53,7 +53,7 @@ describe('pulling a shot', () => {
     expect(screen.queryByRole('checkbox')).not.toBeInTheDocument();
     fireEvent.change(screen.getByLabelText(/^time/, { selector: 'input' }), { target: { value: '29' } });
     fireEvent.click(save());
-    expect(onShot).toHaveBeenCalledWith({ doseGrams: 18, yieldGrams: 36, timeSeconds: 29, seen: [], purged: true });
+    expect(onShot).toHaveBeenCalledWith({ timeSeconds: 29, seen: [], purged: true });
   });
 
   it('has nothing to save until something was said of this shot', () => {
@@ -63,6 +63,34 @@ describe('pulling a shot', () => {
     expect(onShot).not.toHaveBeenCalled();
     fireEvent.click(screen.getByRole('button', { name: 'gushed' }));
     expect(save()).toBeEnabled();
+  });
+
+  it('takes a figure as planned at one tap, and the rest at one more, but never the time', () => {
+    const { onShot } = open();
+    const dose = screen.getByLabelText(/^dose/, { selector: 'input' });
+    expect([dose.getAttribute('placeholder'), dose.getAttribute('value')]).toEqual(['18', '']);
+    fireEvent.change(dose, { target: { value: '18.3' } });
+    expect(screen.getByRole('button', { name: 'dose as planned' })).toBeDisabled();
+    fireEvent.click(screen.getByRole('button', { name: 'the rest as planned' }));
+    expect(screen.getByRole('button', { name: 'yield as planned' })).toHaveAttribute('aria-pressed', 'true');
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith({ doseGrams: 18.3, assumed: ['yieldGrams'], seen: [], purged: true });
+  });
+
+  it('reads a glass in millilitres where there is no scale', () => {
+    const { onShot } = open({ sheet: weighed({ hasScale: false }) });
+    fireEvent.change(screen.getByLabelText(/^yield ml/, { selector: 'input' }), { target: { value: '50' } });
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ yieldMl: 50 }));
+  });
+
+  it('may have been poured earlier', () => {
+    const { onShot } = open();
+    fireEvent.click(screen.getByRole('button', { name: 'Poured earlier' }));
+    fireEvent.change(screen.getByLabelText('poured at'), { target: { value: '08:12' } });
+    fireEvent.change(screen.getByLabelText(/^time/, { selector: 'input' }), { target: { value: '29' } });
+    fireEvent.click(save());
+    expect(onShot).toHaveBeenCalledWith(expect.objectContaining({ hour: '08:12', timeSeconds: 29 }));
   });
 
   it('takes what was seen, and takes it back', () => {

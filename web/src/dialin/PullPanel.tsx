@@ -1,5 +1,15 @@
-import { LIMITS, plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
-import { Button, Checkbox } from 'antd';
+import {
+  LIMITS,
+  millilitresFromGrams,
+  plainNumber,
+  roundTo,
+  SIGN_LABELS,
+  SIGNS,
+  type Settings,
+  type ShotLine,
+  type Sign,
+} from '@olvet/core';
+import { Button, Checkbox, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { SheetView } from '../app/api';
 import { temperatureNumber, TIMER_WORDS } from '../parts/format';
@@ -8,6 +18,7 @@ import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
 import { ToggleChip } from '../parts/ToggleChip';
+import { lineOf, NOTHING_SAID, plannedFigures, type Figure, type PulledFigures } from './pulledFigures';
 import { timedSeconds } from './timedSeconds';
 import { useTimer } from './useTimer';
 
@@ -20,37 +31,39 @@ export interface PullPanelProps {
   onBack: () => void;
 }
 
-/** While pulling: what to set, the timer, and the numbers with large steps. */
+/** Where + begins on a timed grinder that was never weighed. */
+const USUAL_GROUND_SECONDS = 4;
+
+/** The signs that a glance catches; the others open with one tap. */
+const FIRST_SIGNS = SIGNS.slice(0, 4);
+
+/**
+ * While pulling: what to set, the timer, and the numbers with large steps. Nothing counts as measured that nobody entered: the plan
+ * is a hint, and one tap takes a figure as planned.
+ */
 export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: PullPanelProps) {
   const { target } = sheet.run;
   const unit = useTemperatureUnit();
-  const [doseGrams, setDose] = useState<number | null>(aim.doseGrams);
-  const [yieldGrams, setYield] = useState<number | null>(aim.yieldGrams);
-  const [grindSeconds, setGrindSeconds] = useState<number | null>(timedSeconds(sheet, aim));
-  /** What only stands there as a proposal must not teach the grinder's dose law. */
-  const [weighed, setWeighed] = useState(false);
-  const tell = (set: (value: number | null) => void) => (value: number | null) => {
-    setWeighed(true);
-    set(value);
-  };
-  const [timeSeconds, setTime] = useState<number | null>(null);
+  const [figures, setFigures] = useState<PulledFigures>(NOTHING_SAID);
   const [seen, setSeen] = useState<Sign[]>([]);
+  const [allSigns, showAllSigns] = useState(false);
   const [purged, setPurged] = useState(true);
-  const timer = useTimer(setTime);
+  const [hour, setHour] = useState<string | null>(null);
+  const say = (figure: Figure) => (value: number | null) =>
+    setFigures(({ assumed, ...rest }) => ({
+      ...rest,
+      [figure]: value,
+      assumed: assumed.filter((other) => other !== figure),
+    }));
+  const timer = useTimer(say('timeSeconds'));
+  const byGlass = !sheet.hasScale;
   /** The aim alone is no shot: something must have been said of this one. */
-  const isTold = weighed || timeSeconds !== null || yieldGrams !== aim.yieldGrams || seen.length > 0 || !purged;
-  const ready = !timer.running && isTold && (timeSeconds !== null || yieldGrams !== null);
+  const isTold = figures !== NOTHING_SAID || seen.length > 0 || !purged;
+  const ready = !timer.running && isTold;
   const save = (): void => {
     if (!ready) return;
-    const line: ShotLine = {
-      ...(grindSeconds === null || !weighed ? {} : { grindSeconds }),
-      ...(doseGrams === null ? {} : { doseGrams }),
-      ...(yieldGrams === null ? {} : { yieldGrams }),
-      ...(timeSeconds === null ? {} : { timeSeconds }),
-      seen: seen.map((sign) => ({ sign })),
-      purged,
-    };
-    void onShot(line);
+    const said = lineOf(figures, byGlass);
+    void onShot({ ...said, ...(hour ? { hour } : {}), seen: seen.map((sign) => ({ sign })), purged });
   };
   useShortcuts({ ' ': timer.toggle, Enter: save, Escape: onBack });
   const panel = useRef<HTMLDivElement>(null);
@@ -59,6 +72,28 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
     panel.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   const heat = aim.temperatureC === null ? '' : ` · ${temperatureNumber(aim.temperatureC, unit)} °${unit}`;
+  const groundPlanned = timedSeconds(sheet, aim);
+  const planned = plannedFigures(figures);
+  const assume = (figure: 'doseGrams' | 'yieldGrams', on: boolean): void =>
+    setFigures((now) => ({
+      ...now,
+      [figure]: null,
+      assumed: on ? [...now.assumed, figure] : now.assumed.filter((other) => other !== figure),
+    }));
+  const restAsPlanned = (): void => {
+    planned.forEach((figure) => assume(figure, true));
+    // The grinder's own clock was set to it.
+    if (groundPlanned !== null && figures.grindSeconds === null) say('grindSeconds')(groundPlanned);
+  };
+  const asPlanned = (figure: 'doseGrams' | 'yieldGrams', name: string) => (
+    <ToggleChip
+      chosen={figures.assumed.includes(figure)}
+      disabled={figures[figure] !== null}
+      onToggle={(on) => assume(figure, on)}
+    >
+      <span className="visually-hidden">{name} </span>as planned
+    </ToggleChip>
+  );
   return (
     <div ref={panel} className={styles.panel}>
       <div className={styles.clock}>
@@ -83,52 +118,76 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
           </Checkbox>
         )}
         <div className={styles.steppers}>
-          <Stepper
-            id="pull-dose"
-            label="dose"
-            unit="g"
-            value={doseGrams}
-            step={0.1}
-            {...LIMITS.doseGrams}
-            from={aim.doseGrams}
-            onChange={tell(setDose)}
-          />
-          <Stepper
-            id="pull-yield"
-            label="yield"
-            unit="g"
-            value={yieldGrams}
-            step={0.5}
-            {...LIMITS.yieldGrams}
-            from={aim.yieldGrams}
-            onChange={setYield}
-          />
-          <Stepper
-            id="pull-time"
-            label="time"
-            unit="s"
-            value={timeSeconds}
-            step={0.5}
-            {...LIMITS.timeSeconds}
-            from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
-            onChange={setTime}
-          />
-          {sheet.grinder.dosing === 'timed' && (
+          <div className={styles.figure}>
             <Stepper
-              id="pull-ground"
-              label="ground"
+              id="pull-time"
+              label="time"
               unit="s"
-              value={grindSeconds}
-              step={0.1}
-              {...LIMITS.grindSeconds}
-              from={4}
-              onChange={tell(setGrindSeconds)}
+              value={figures.timeSeconds}
+              step={0.5}
+              {...LIMITS.timeSeconds}
+              from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
+              onChange={say('timeSeconds')}
             />
+            <Button disabled={planned.length === 0} onClick={restAsPlanned}>
+              the rest as planned
+            </Button>
+          </div>
+          <div className={styles.figure}>
+            <Stepper
+              id="pull-dose"
+              label="dose"
+              unit="g"
+              value={figures.doseGrams}
+              step={0.1}
+              {...LIMITS.doseGrams}
+              from={aim.doseGrams}
+              hint={aim.doseGrams}
+              onChange={say('doseGrams')}
+            />
+            {asPlanned('doseGrams', 'dose')}
+          </div>
+          <div className={styles.figure}>
+            <Stepper
+              id="pull-yield"
+              label="yield"
+              unit={byGlass ? 'ml' : 'g'}
+              value={figures.yieldGrams}
+              step={byGlass ? 5 : 0.5}
+              {...(byGlass ? LIMITS.yieldMl : LIMITS.yieldGrams)}
+              from={byGlass ? roundTo(millilitresFromGrams(aim.yieldGrams), 0) : aim.yieldGrams}
+              hint={byGlass ? roundTo(millilitresFromGrams(aim.yieldGrams), 0) : aim.yieldGrams}
+              onChange={say('yieldGrams')}
+            />
+            {asPlanned('yieldGrams', 'yield')}
+          </div>
+          {sheet.grinder.dosing === 'timed' && (
+            <div className={styles.figure}>
+              <Stepper
+                id="pull-ground"
+                label="ground"
+                unit="s"
+                value={figures.grindSeconds}
+                step={0.1}
+                {...LIMITS.grindSeconds}
+                from={groundPlanned ?? USUAL_GROUND_SECONDS}
+                hint={groundPlanned}
+                onChange={say('grindSeconds')}
+              />
+              {groundPlanned !== null && (
+                <ToggleChip
+                  chosen={figures.grindSeconds === groundPlanned}
+                  onToggle={(on) => say('grindSeconds')(on ? groundPlanned : null)}
+                >
+                  <span className="visually-hidden">ground </span>as planned
+                </ToggleChip>
+              )}
+            </div>
           )}
         </div>
         <fieldset className={styles.seen}>
-          <legend>Seen</legend>
-          {SIGNS.map((sign) => (
+          <legend className="visually-hidden">Seen</legend>
+          {(allSigns ? SIGNS : FIRST_SIGNS).map((sign) => (
             <ToggleChip
               key={sign}
               chosen={seen.includes(sign)}
@@ -137,6 +196,21 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
               {SIGN_LABELS[sign]}
             </ToggleChip>
           ))}
+          {!allSigns && (
+            <Button type="text" onClick={() => showAllSigns(true)}>
+              More seen
+            </Button>
+          )}
+          {hour === null ? (
+            <Button type="text" onClick={() => setHour('')}>
+              Poured earlier
+            </Button>
+          ) : (
+            <label className={styles.hour}>
+              poured at
+              <Input type="time" value={hour} onChange={(event) => setHour(event.target.value)} />
+            </label>
+          )}
         </fieldset>
         <div className={styles.actions}>
           <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={save}>

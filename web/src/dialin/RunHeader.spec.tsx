@@ -71,7 +71,7 @@ describe('another method midway', () => {
 describe('what it should taste of', () => {
   it('is chosen in words and moves the wanted cup', async () => {
     const written = open(withRun({}));
-    fireEvent.click(screen.getByRole('button', { name: 'wanted: even, full' }));
+    fireEvent.click(screen.getByRole('button', { name: 'wanted: balanced, round' }));
     await choose('Flavour wanted', 'bright, with clear acidity');
     await choose('Body wanted', 'light and clear');
     fireEvent.click(screen.getByRole('button', { name: 'Aim at it' }));

@@ -60,6 +60,20 @@ describe('the run page', () => {
     expect(written).toHaveLength(1);
   });
 
+  it.each([
+    ['On purpose: plan it so', 47],
+    ['Missed: keep the plan', 36],
+  ])('asks once whether a yield far off its plan was on purpose: %s', async (answer, plannedYield) => {
+    const written = open(sheetView());
+    const line = await screen.findByLabelText(/Shot in one line/);
+    fireEvent.change(line, { target: { value: '18 > 47 in 30' } });
+    fireEvent.submit(line.closest('form')!);
+    expect(await screen.findByText('Yield 47 g, planned 36 g. On purpose?')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: answer }));
+    expect((await lastOf(written)).body).toMatchObject({ yieldGrams: 47, planned: { yieldGrams: plannedYield } });
+    expect(written).toHaveLength(1);
+  });
+
   it('starts where the grinder stood for coffees like this one, at one tap', async () => {
     open(sheetView(), {
       '/api/start': { grind: 12.5, sd: 0.8, from: [{ coffeeName: 'Fogbell', grind: 12, daysAgo: 9 }] },
@@ -101,14 +115,15 @@ describe('the run page', () => {
     const pull = async (dose: string | null): Promise<Record<string, unknown>> => {
       const before = written.length;
       fireEvent.click(await screen.findByRole('button', { name: /Pull it/ }));
-      expect(screen.getByLabelText(/^ground/, { selector: 'input' })).toHaveValue('5.0');
+      expect(screen.getByLabelText(/^ground/, { selector: 'input' })).toHaveAttribute('placeholder', '5');
+      if (dose) fireEvent.click(screen.getByRole('button', { name: 'ground as planned' }));
       if (dose) fireEvent.change(screen.getByLabelText(/^dose/, { selector: 'input' }), { target: { value: dose } });
       fireEvent.change(screen.getByLabelText(/^time/, { selector: 'input' }), { target: { value: '29' } });
       fireEvent.click(screen.getByRole('button', { name: /Save shot/ }));
       await waitFor(() => expect(written.length).toBeGreaterThan(before));
       return written.at(-1)!.body;
     };
-    expect(await pull(null)).toMatchObject({ doseGrams: 18, grindSeconds: null });
+    expect(await pull(null)).toMatchObject({ doseGrams: null, grindSeconds: null });
     expect(await pull('18.4')).toMatchObject({ doseGrams: 18.4, grindSeconds: 5 });
   });
 
@@ -154,6 +169,7 @@ describe('the run page', () => {
 
   it('takes better or worse than the last one', async () => {
     const written = open(sheetView(steady(2)));
+    fireEvent.click(await screen.findByRole('button', { name: 'More words' }));
     const versus = await screen.findByRole('group', { name: 'Against shot 1' });
     fireEvent.click(within(versus).getByRole('button', { name: 'better' }));
     const { path, body } = await lastOf(written);
@@ -203,7 +219,13 @@ describe('the run page', () => {
     fireEvent.click(screen.getByRole('button', { name: 'spurts' }));
     fireEvent.click(screen.getByRole('button', { name: /Save shot/ }));
     const { body } = await lastOf(written);
-    expect(body).toMatchObject({ timeSeconds: 27.5, doseGrams: 18, yieldGrams: 36, seen: [{ sign: 'spurts' }] });
+    expect(body).toMatchObject({
+      timeSeconds: 27.5,
+      doseGrams: null,
+      yieldGrams: null,
+      planned: { doseGrams: 18 },
+      seen: [{ sign: 'spurts' }],
+    });
   });
 
   it('corrects a shot in plain sight and says which field the server refused', async () => {
@@ -279,13 +301,13 @@ describe('the run page', () => {
     expect(body).toMatchObject({ timeSeconds: 31, temperatureC: 93 });
   });
 
-  it('takes a shot out only after asking, and keeps its record', async () => {
+  it('removes a shot only after asking, and keeps its record', async () => {
     const written = open(sheetView(steady(2)));
     fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
-    fireEvent.click(await screen.findByRole('button', { name: 'Take it out' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Remove' }));
     expect(written).toEqual([]);
-    await screen.findAllByText('Take this shot out?');
-    const sure = screen.getAllByRole('button', { name: 'Take it out' }).at(-1)!;
+    await screen.findAllByText('Remove this shot?');
+    const sure = screen.getByRole('button', { name: 'Remove it' });
     await act(async () => fireEvent.click(sure));
     const { path, body } = await lastOf(written);
     expect(path).toBe('/api/shots/s1');
@@ -298,6 +320,19 @@ describe('the run page', () => {
     open(sheetView(steady(1, { revision: 2 })), { '/api/shots/s0/history': pageOf(history) });
     fireEvent.click(await screen.findByRole('button', { name: /Shot 1.*corrected/ }));
     expect(await screen.findByText(/18 > 36 in 12 spurts@4 at grind 13/)).toBeInTheDocument();
+  });
+
+  it('keeps any of its shots as the card', async () => {
+    const shots = [
+      shotView('good', { grind: 13, planned: { grind: 13 } }),
+      shotView('late', { grind: 14, planned: { grind: 14 } }),
+    ];
+    const written = open(sheetView(shots), { '/api/cards': pageOf([]) });
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep this one as card' }));
+    await screen.findByLabelText('Name');
+    fireEvent.click(await screen.findByRole('button', { name: 'Keep the card' }));
+    expect((await lastOf(written)).body).toMatchObject({ recipe: { grind: 13 } });
   });
 
   it('keeps the recipe as the next version of the coffee’s card', async () => {
@@ -355,6 +390,11 @@ describe('the run page', () => {
 });
 
 function tasting(change: object) {
-  const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+  const row = {
+    revision: 1,
+    changedBy: '',
+    createdAt: '2026-03-01T06:00:00.000Z',
+    updatedAt: '2026-03-01T06:00:00.000Z',
+  };
   return { ...row, id: 't', shotId: 'a', person: '', ...change };
 }

@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router';
 import { useGetSheetQuery, type SheetView } from '../app/api';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { UndoSaved } from '../parts/UndoSaved';
 import { useShortcuts } from '../parts/useShortcuts';
 import { BeforeFirst } from './BeforeFirst';
 import { EntryLine } from './EntryLine';
@@ -69,7 +70,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   };
   const take = (): void => pull(ghost);
   const pullAgain = (): void => pull(last && plannedOf(last));
-  const keep = (): void => did({ did: 'open', overlay: { is: 'keeping' } });
+  const keep = (shotId: string | null = null): void => did({ did: 'open', overlay: { is: 'keeping', shotId } });
   const close = (): void => did({ did: 'close' });
   const saveShot = async (settings: Settings, line: ShotLine): Promise<boolean> => {
     const saved = await writing.saveShot(settings, line);
@@ -78,10 +79,16 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   };
   // Another tablet may take out the very shot that is being corrected.
   const isCovered = overlay?.is === 'correcting' ? shots.some(({ id }) => id === overlay.shotId) : overlay !== null;
-  const isFree = !closed && !pulling && !isCovered;
+  const isFree = !closed && !pulling && !isCovered && !writing.question;
   useShortcuts(
     isFree
-      ? { Enter: dialled ? keep : take, n: take, ' ': take, r: pullAgain, '/': () => lineInput.current?.focus() }
+      ? {
+          Enter: dialled ? () => keep() : take,
+          n: take,
+          ' ': take,
+          r: pullAgain,
+          '/': () => lineInput.current?.focus(),
+        }
       : {},
   );
 
@@ -101,10 +108,12 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         />
       </div>
       <div className={styles.side}>
-        <TastePanel sheet={sheet} expect={expect} closed={closed} />
+        <TastePanel sheet={sheet} expect={expect} closed={closed} isPulling={pulling !== null} />
       </div>
       <div className={closed || pulling ? styles.bottom : `${styles.bottom} ${styles.advice}`}>
         <ProblemAlert error={writing.error} />
+        <UndoSaved place={run.id} />
+        {writing.question}
         {closed && <ClosedPanel sheet={sheet} />}
         {!closed && !pulling && (
           <>
@@ -120,7 +129,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
                   isFirst={last === undefined}
                   onTake={take}
                   onPullAgain={pullAgain}
-                  onKeep={keep}
+                  onKeep={() => keep()}
                   onGiveUp={writing.giveUp}
                 />
               }
@@ -146,14 +155,19 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           />
         )}
       </div>
-      <ShotDrawer sheet={sheet} shotId={overlay?.is === 'correcting' ? overlay.shotId : null} onClose={close} />
+      <ShotDrawer
+        sheet={sheet}
+        shotId={overlay?.is === 'correcting' ? overlay.shotId : null}
+        onClose={close}
+        onKeep={closed ? null : keep}
+      />
       {overlay?.is === 'explaining' && (
         <Suspense fallback={null}>
           <WhyDrawer sheet={sheet} review={review} onClose={close} />
         </Suspense>
       )}
       {overlay?.is === 'keeping' && (last || ghost) && (
-        <KeepCardModal sheet={sheet} settings={last ? plannedOf(last) : ghost!} open onClose={close} />
+        <KeepCardModal sheet={sheet} shotId={overlay.shotId} next={ghost ?? plannedOf(last!)} open onClose={close} />
       )}
     </div>
   );

@@ -111,6 +111,7 @@ export function RunSheet(props: RunSheetProps) {
                     aimedAt={isMissed(shot, variable) ? show(now) : null}
                     direction={direction}
                     lever={variable}
+                    assumed={shot.assumed?.includes(variable) ?? false}
                   />
                 );
               })}

@@ -1,7 +1,6 @@
-import { SIGN_LABELS } from '@olvet/core';
+import { CAUSE_WORDS, SIGN_LABELS } from '@olvet/core';
 import type { SheetShotView } from '../app/api';
 import { BasketClock } from '../parts/BasketClock';
-import { CAUSE_WORDS } from './causes';
 import styles from './SeenCell.module.css';
 
 /** What the eye caught, with the place in the basket where one was marked, and what went wrong. */

@@ -1,4 +1,13 @@
-import { CAUSES, DOUBTED_FIGURES, plainNumber, printShotLine, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
+import {
+  CAUSE_WORDS,
+  CAUSES,
+  DOUBTED_FIGURES,
+  plainNumber,
+  printShotLine,
+  SIGN_LABELS,
+  SIGNS,
+  TIMER_STARTS,
+} from '@olvet/core';
 import { App, Button, Checkbox, Drawer, Form, Input, Select } from 'antd';
 import type { ReactNode } from 'react';
 import {
@@ -16,7 +25,6 @@ import { DegreesInput } from '../parts/DegreesInput';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
 import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
-import { CAUSE_WORDS } from './causes';
 import styles from './ShotDrawer.module.css';
 import { plannedOf } from './settings';
 import { storedShotDto } from './shotDto';
@@ -34,7 +42,6 @@ type Fields = Pick<
   | 'firstDripSeconds'
   | 'tdsPercent'
   | 'purged'
-  | 'verdict'
   | 'cause'
   | 'note'
 > & { signs: string[] };
@@ -44,10 +51,13 @@ export function ShotDrawer({
   sheet,
   shotId,
   onClose,
+  onKeep,
 }: {
   sheet: SheetView;
   shotId: string | null;
   onClose: () => void;
+  /** Makes its recipe the card; null once the dial-in is closed. */
+  onKeep: ((shotId: string) => void) | null;
 }) {
   const at = sheet.shots.findIndex(({ id }) => id === shotId);
   const shot = sheet.shots[at];
@@ -56,6 +66,11 @@ export function ShotDrawer({
     <Drawer open={shot !== undefined} onClose={onClose} title={shot && `Shot ${number}`} size={420} destroyOnHidden>
       {shot && (
         <ShotForm key={shot.id} sheet={sheet} shot={shot} onClose={onClose}>
+          {onKeep && (
+            <Button onClick={() => onKeep(shot.id)} style={{ marginBottom: 12 }}>
+              Keep this one as card
+            </Button>
+          )}
           <TastePanel sheet={sheet} number={number} expect={null} closed={false} />
         </ShotForm>
       )}
@@ -79,7 +94,7 @@ function ShotForm({
   const unit = useTemperatureUnit();
   const [putShot, { isLoading, error }] = usePutShotMutation();
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
-  const isMeant = useDoubts(sheet);
+  const askDoubts = useDoubts(sheet);
   const number = { className: styles.number } as const;
   // The taste below may change the shot meanwhile, too.
   useFollowing(form, fieldsOf(shot));
@@ -90,15 +105,15 @@ function ShotForm({
     else onClose();
   };
   const save = async ({ signs, ...fields }: Fields): Promise<void> => {
-    if (!(await isMeant(changedFigures(fields, shot), plannedOf(shot)))) return;
+    if ((await askDoubts(changedFigures(fields, shot), plannedOf(shot))) === 'to-correct') return;
     const seen = signs.map((sign) => shot.seen.find((mark) => mark.sign === sign) ?? { sign });
     await write({ ...fields, cause: fields.cause ?? null, seen: seen as ShotView['seen'] });
   };
   const remove = (): void => {
     modal.confirm({
-      title: 'Take this shot out?',
+      title: 'Remove this shot?',
       content: 'For a shot that never was. The advice forgets it; the record keeps it.',
-      okText: 'Take it out',
+      okText: 'Remove it',
       cancelText: 'Keep it',
       onOk: () => write({ removedAt: new Date().toISOString() }),
     });
@@ -147,15 +162,6 @@ function ShotForm({
         <Form.Item name="cause" label="What went wrong" extra="A shot with a known fault counts for little.">
           <Select allowClear options={CAUSES.map((value) => ({ value, label: CAUSE_WORDS[value] }))} />
         </Form.Item>
-        <Form.Item name="verdict" label="Verdict">
-          <Select
-            allowClear
-            options={[
-              { value: 'serve', label: 'serve' },
-              { value: 'discard', label: 'discard' },
-            ]}
-          />
-        </Form.Item>
         <Form.Item name="note" label="Note">
           <Input.TextArea rows={2} maxLength={1000} />
         </Form.Item>
@@ -163,7 +169,7 @@ function ShotForm({
           <Button type="primary" htmlType="submit" loading={isLoading}>
             Save correction
           </Button>
-          <Button onClick={remove}>Take it out</Button>
+          <Button onClick={remove}>Remove</Button>
         </div>
       </Form>
       <div className={styles.taste}>{children}</div>
@@ -197,9 +203,9 @@ function changedFigures(fields: Omit<Fields, 'signs'>, shot: SheetShotView) {
 
 function fieldsOf(shot: SheetShotView): Fields {
   const { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer, firstDripSeconds, tdsPercent } = shot;
-  const { purged, verdict, cause, note, seen } = shot;
+  const { purged, cause, note, seen } = shot;
   const measured = { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer, firstDripSeconds, tdsPercent };
-  return { ...measured, purged, verdict, cause, note, signs: seen.map(({ sign }) => sign) };
+  return { ...measured, purged, cause, note, signs: seen.map(({ sign }) => sign) };
 }
 
 function inOneLine({ before }: ShotEditView): string {

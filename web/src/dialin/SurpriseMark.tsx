@@ -1,7 +1,6 @@
-import { plainNumber, type Cause, type ShotReview } from '@olvet/core';
+import { CAUSE_WORDS, plainNumber, type Cause, type ShotReview } from '@olvet/core';
 import { Button, Popover } from 'antd';
 import { useState } from 'react';
-import { CAUSE_WORDS } from './causes';
 import styles from './SurpriseMark.module.css';
 
 /** A shot outside its own prediction: the suspects, likeliest first, and one tap for “that was it”. */

@@ -25,13 +25,13 @@ function outcomeOf({ balance, body, dryness, likes }: Taste, wanted: Wanted, tol
   return isBodyOff || (dryness ?? 0) >= DRY ? 'off' : 'on';
 }
 
-/** A cup in a shape and a few words; it is on target within the school's tolerance. */
+/** A cup in a shape and a few words; it is on target within the method's tolerance. */
 export function TasteCell({ taste, wanted, tolerance }: { taste: Taste | null; wanted: Wanted; tolerance: Wanted }) {
   if (!taste || (taste.balance == null && taste.body == null)) return <td className="quiet">not tasted</td>;
   const outcome = outcomeOf(taste, wanted, tolerance);
   const balance = taste.balance == null ? null : balanceWord(taste.balance);
   const body = taste.body == null ? null : bodyWord(taste.body);
-  const isBodyNamed = body !== 'full' || balance === null;
+  const isBodyNamed = body !== 'round' || balance === null;
   const words = [balance, isBodyNamed ? body : null, (taste.dryness ?? 0) >= 1 ? 'dry' : null].filter(Boolean);
   return (
     <td>

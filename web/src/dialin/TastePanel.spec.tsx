@@ -1,16 +1,24 @@
 import { METHODS } from '@olvet/core';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { useState } from 'react';
 import { fakeHouse, renderPage, type Written } from '../../testing/house';
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import type { SheetView } from '../app/api';
 import { TastePanel } from './TastePanel';
 
-const row = { revision: 1, createdAt: '2026-03-01T06:00:00.000Z', updatedAt: '2026-03-01T06:00:00.000Z' };
+const row = {
+  revision: 1,
+  changedBy: '',
+  createdAt: '2026-03-01T06:00:00.000Z',
+  updatedAt: '2026-03-01T06:00:00.000Z',
+};
 const note = (person: string, change: object = {}) => ({ ...row, id: `of ${person}`, shotId: 'b', person, ...change });
 
 function open(sheet: SheetView, { closed = false, today = [] as object[] } = {}): Written[] {
   const { written } = fakeHouse({ '/api/tasted-today': today });
   renderPage(<TastePanel sheet={sheet} expect={null} closed={closed} />);
+  const more = screen.queryByRole('button', { name: 'More words' });
+  if (more) fireEvent.click(more);
   return written;
 }
 const two = (change: object = {}) => sheetView([shotView('a'), shotView('b', change)]);
@@ -61,8 +69,8 @@ describe('the taste of the newest shot', () => {
   });
 
   it.each([
-    [{ sweetness: 7.5, overall: 9 }, ['sweet', 'would serve it']],
-    [{ sweetness: 2, overall: 3, dryness: 1 }, ['not sweet', 'dry', 'would not']],
+    [{ sweetness: 7.5, overall: 9 }, ['sweet']],
+    [{ sweetness: 2, overall: 3, dryness: 1 }, ['not sweet', 'dry']],
     [{ sweetness: 6, overall: 6, dryness: 3 }, ['harsh']],
   ])('says a mark in its word, too: %j', (marks, words) => {
     open(two({ tastings: [note('', marks)] }));
@@ -89,37 +97,33 @@ describe('the taste of the newest shot', () => {
     const written = open(two());
     fireEvent.click(chip('harsh'));
     await next(written, 1);
-    fireEvent.click(chip('would not'));
+    fireEvent.click(chip('sweet'));
     const again = await next(written, 2);
     expect(again.path).toBe(written[0]!.path);
-    expect(again.body).toMatchObject({ overall: 4 });
+    expect(again.body).toMatchObject({ sweetness: 8 });
   });
 
   it('belongs to whoever tastes, and all count', async () => {
-    const written = open(two({ tastings: [note('Ines', { balance: 1, overall: 4 }), note('', { balance: 0 })] }));
+    const written = open(two({ tastings: [note('Ines', { balance: 1, sweetness: 3 }), note('', { balance: 0 })] }));
     const others = screen.getByRole('group', { name: 'Also tasted by' });
-    expect(chip('would not')).toHaveAttribute('aria-pressed', 'false');
+    expect(chip('not sweet')).toHaveAttribute('aria-pressed', 'false');
     fireEvent.click(within(others).getByRole('button', { name: 'Ines' }));
     expect(await within(others).findByRole('button', { name: 'without a name' })).toBeInTheDocument();
     expect(screen.getByRole('combobox')).toHaveValue('Ines');
-    expect(chip('would not')).toHaveAttribute('aria-pressed', 'true');
-    fireEvent.click(chip('would serve it'));
+    expect(chip('not sweet')).toHaveAttribute('aria-pressed', 'true');
+    fireEvent.click(chip('sweet'));
     const { path, body } = await next(written, 1);
     expect(path).toBe(`/api/tastings/${encodeURIComponent('of Ines')}`);
-    expect(body).toMatchObject({ person: 'Ines', balance: 1, overall: 8 });
+    expect(body).toMatchObject({ person: 'Ines', balance: 1, sweetness: 8 });
   });
 
-  it('puts down and reads what one would serve as that person marks', async () => {
-    const marks = { best: { mean: 6.3, sd: 0.2 }, loss: { mean: 1.54, sd: 0.15 }, cups: 31 };
-    const known = { person: 'Ines', balance: 0, body: 0, balanceSd: 0.2, bodySd: 0.3, tastings: 31 };
-    const palates = [{ ...known, marks: { overall: marks, sweetness: null } }];
-    const written = open({ ...two({ tastings: [note('Ines', { overall: 5.5 })] }), palates });
-    fireEvent.click(screen.getByRole('button', { name: 'Ines' }));
-    await waitFor(() => expect(chip('would serve it')).toHaveAttribute('aria-pressed', 'true'));
+  it('is served or not in one way', async () => {
+    const written = open(two({ verdict: 'discard' }));
+    expect(chip('would not')).toHaveAttribute('aria-pressed', 'true');
+    fireEvent.click(chip('serve'));
+    expect(await next(written, 1)).toMatchObject({ path: '/api/shots/b', body: { verdict: 'serve' } });
     fireEvent.click(chip('would not'));
-    expect((await next(written, 1)).body).toMatchObject({ overall: 2 });
-    fireEvent.click(chip('sweet'));
-    expect((await next(written, 2)).body).toMatchObject({ sweetness: 8 });
+    expect((await next(written, 2)).body).toMatchObject({ verdict: null });
   });
 
   it('says where a known person’s notes are counted from', async () => {
@@ -127,7 +131,9 @@ describe('the taste of the newest shot', () => {
     open({ ...two(), palates });
     expect(screen.queryByText(/counted from there/)).not.toBeInTheDocument();
     fireEvent.change(screen.getByRole('combobox'), { target: { value: 'Ines' } });
-    expect(await screen.findByText(/to the bitter side of balanced.*Notes are counted from there\./)).toBeInTheDocument();
+    expect(
+      await screen.findByText(/to the bitter side of balanced.*Notes are counted from there\./),
+    ).toBeInTheDocument();
   });
 
   it('adds up what was swallowed today, and warns before it is much', async () => {
@@ -151,7 +157,54 @@ describe('the taste of the newest shot', () => {
   it('cannot be changed once the dial-in is closed', () => {
     open(two(), { closed: true });
     expect(screen.getByRole('application')).toHaveAttribute('aria-disabled', 'true');
-    expect(chip('better')).toBeDisabled();
+    expect(chip('serve')).toBeDisabled();
+  });
+});
+
+describe('a note made while the next shot pours', () => {
+  const first = shotView('a', { tastings: [note('', { id: 'first', shotId: 'a', balance: 1 })] });
+  /** The sheet while the second shot pours, and after it was saved. */
+  function Pulling({ before, after }: { before: SheetView; after: SheetView }) {
+    const [isPulling, setPulling] = useState(true);
+    return (
+      <>
+        <TastePanel sheet={isPulling ? before : after} expect={null} closed={false} isPulling={isPulling} />
+        <button onClick={() => setPulling(false)}>Saved</button>
+      </>
+    );
+  }
+
+  async function noteWhilePulling(): Promise<Written[]> {
+    const { written } = fakeHouse({ '/api/tasted-today': [] });
+    const noted = {
+      ...first,
+      tastings: [note('', { id: 'first', shotId: 'a', balance: 1, sweetness: 8, revision: 2 })],
+    };
+    renderPage(<Pulling before={sheetView([first])} after={sheetView([noted, shotView('b')])} />);
+    expect(
+      screen.getByText('The next shot pours: what you tap here is of shot 1, the one before.'),
+    ).toBeInTheDocument();
+    fireEvent.click(chip('sweet'));
+    await next(written, 1);
+    fireEvent.click(chip('Saved'));
+    return written;
+  }
+
+  it('stays with the shot before where it is of that', async () => {
+    const written = await noteWhilePulling();
+    fireEvent.click(screen.getByRole('button', { name: 'Shot 1' }));
+    expect(screen.queryByRole('alertdialog')).not.toBeInTheDocument();
+    expect(written).toHaveLength(1);
+  });
+
+  it('moves to the later shot, and the earlier one says again what it said', async () => {
+    const written = await noteWhilePulling();
+    fireEvent.click(screen.getByRole('button', { name: 'Shot 2' }));
+    const restored = await next(written, 3);
+    expect(written[1]!.body).toMatchObject({ shotId: 'b', balance: 1, sweetness: 8 });
+    expect(restored).toMatchObject({ path: '/api/tastings/first', body: { shotId: 'a', balance: 1 } });
+    expect(restored.body.sweetness ?? null).toBeNull();
+    expect(screen.queryByRole('alertdialog')).not.toBeInTheDocument();
   });
 });
 

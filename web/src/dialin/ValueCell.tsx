@@ -8,17 +8,21 @@ export function ValueCell({
   aimedAt,
   direction,
   lever,
+  assumed,
 }: {
   text: string;
   aimedAt: string | null;
   direction: -1 | 0 | 1;
   lever: Variable;
+  /** Nobody measured it: taken as planned. */
+  assumed: boolean;
 }) {
   return (
     <td>
       <span className={`numeral ${direction === 0 ? styles.kept : styles.changed}`}>
         <Wedge lever={lever} direction={direction} />
-        {text}
+        {assumed ? <span className={styles.assumed}>{text}</span> : text}
+        {assumed && <span className="visually-hidden"> as planned, not measured</span>}
         {aimedAt && <span className={styles.aim}> for {aimedAt}</span>}
       </span>
     </td>

@@ -33,7 +33,7 @@ describe('EntryLine', () => {
     const onShot = jest.fn(() => Promise.resolve(true));
     const { container } = render(<EntryLine inputRef={null} saving={false} onShot={onShot} />);
     type('18,1 in 36,8 out 21s bit sour');
-    expect(screen.getByText('Understood: 18.1 > 36.8 in 21 bit sour')).toBeInTheDocument();
+    expect(screen.getByText('18.1 g → 36.8 g · 21 s · bit sour')).toBeInTheDocument();
     fireEvent.submit(container.querySelector('form')!);
     expect(onShot).toHaveBeenCalledWith({
       doseGrams: 18.1,
@@ -126,11 +126,13 @@ describe('cells of the run sheet', () => {
   });
 
   it('show what was poured, and what it was poured for where that is another', () => {
-    const { container } = inRow(<ValueCell text="36" aimedAt="38" direction={1} lever="yieldGrams" />);
-    expect(container).toHaveTextContent('longer, 36 for 38');
+    const { container } = inRow(<ValueCell text="36" aimedAt="38" direction={1} lever="yieldGrams" assumed={false} />);
+    expect(container).toHaveTextContent('more, 36 for 38');
     expect(
-      inRow(<ValueCell text="36.2" aimedAt={null} direction={0} lever="yieldGrams" />).container,
+      inRow(<ValueCell text="36.2" aimedAt={null} direction={0} lever="yieldGrams" assumed={false} />).container,
     ).toHaveTextContent(/^36\.2$/);
+    const assumed = inRow(<ValueCell text="18" aimedAt={null} direction={0} lever="doseGrams" assumed />).container;
+    expect(assumed).toHaveTextContent('18 as planned, not measured');
   });
 
   it('show a time with its mark, and say when nobody timed', () => {
@@ -162,7 +164,7 @@ describe('cells of the run sheet', () => {
     inRow(<TasteCell taste={{ balance: -1.5, body: -1, dryness: 1.5 }} wanted={wanted} tolerance={tolerance} />);
     expect(screen.getByText('sour, thin, dry')).toBeInTheDocument();
     inRow(<TasteCell taste={{ body: 0 }} wanted={wanted} tolerance={tolerance} />);
-    expect(screen.getByText('full')).toBeInTheDocument();
+    expect(screen.getByText('round')).toBeInTheDocument();
     inRow(<TasteCell taste={null} wanted={wanted} tolerance={tolerance} />);
     expect(screen.getByText('not tasted')).toBeInTheDocument();
     inRow(<GhostTaste expect={expectation} />);

@@ -1,7 +1,6 @@
 import { shotView, sheetView } from '../../testing/sheet.fixture';
 import { gramsUsed } from './gramsUsed';
 import { changeDirection, isMissed, nudge, plannedOf, scaleOf } from './settings';
-import { newShotDto } from './shotDto';
 
 const settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
 
@@ -51,32 +50,6 @@ describe('what a shot was aimed at', () => {
   it('is its plan, or what was measured where no plan was kept', () => {
     const shot = shotView('a', { planned: { grind: 13 }, doseGrams: 17.8 });
     expect(plannedOf(shot)).toEqual({ grind: 13, doseGrams: 17.8, yieldGrams: 36, temperatureC: 93 });
-  });
-});
-
-describe('a new shot', () => {
-  const at = new Date('2026-03-01T06:45:00Z');
-
-  it('keeps aim and measurement apart', () => {
-    const dto = newShotDto(sheetView(), settings, { doseGrams: 18.1, yieldGrams: 36.8, timeSeconds: 21.5 }, at);
-    expect(dto).toMatchObject({
-      runId: 'run',
-      grind: 14,
-      doseGrams: 18.1,
-      yieldGrams: 36.8,
-      planned: settings,
-      timer: 'pump-on',
-      purged: true,
-      tasting: null,
-    });
-  });
-
-  it('takes a grind said in the line as the one that stood there', () => {
-    const dto = newShotDto(sheetView(), settings, { grind: 12, taste: { balance: -1.5 } }, at);
-    expect(dto.grind).toBe(12);
-    expect(dto.planned?.grind).toBe(12);
-    expect(dto.tasting).toMatchObject({ balance: -1.5 });
-    expect(dto.tasting?.id).toMatch(/^[0-9a-f-]{14}7/);
   });
 });
 

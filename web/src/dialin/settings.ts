@@ -24,7 +24,7 @@ export function isMissed(shot: SheetShotView, variable: Variable): boolean {
   return poured != null && Math.abs(poured - plannedOf(shot)[variable]) >= WORTH_SEEING[variable];
 }
 
-/** What the dial-in's school still calls the wanted cup, points. */
+/** What the dial-in's method still calls the wanted cup, points. */
 export function toleranceOf({ method, run }: Pick<SheetView, 'method' | 'run'>): Method['tolerance'] {
   return (method ?? findMethod(run.methodId) ?? METHODS[0]!).tolerance;
 }

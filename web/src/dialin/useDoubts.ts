@@ -9,19 +9,25 @@ const WORDS: Record<DoubtedFigure, { called: string; unit: string }> = {
   timeSeconds: { called: 'Time', unit: ' s' },
 };
 
+/** What is read of a sheet. */
+export type Doubted = Pick<SheetView, 'basket'> & { run: Pick<SheetView['run'], 'target'> };
+
 type Said = Partial<Record<DoubtedFigure, number | null>>;
 
-/** Asks once after figures that are possible but hardly meant; true where they were meant, or there are none. */
+/** What came of it. */
+export type DoubtAnswer = 'no-doubt' | 'meant' | 'to-correct';
+
+/** Asks once after figures that are possible but hardly meant. */
 export function useDoubts({
   basket,
   run,
-}: SheetView): (said: Said, aim: Omit<Settings, 'temperatureC'>) => Promise<boolean> {
+}: Doubted): (said: Said, aim: Omit<Settings, 'temperatureC'>) => Promise<DoubtAnswer> {
   const { modal } = App.useApp();
   const { min, max } = run.target.timeSeconds;
   return async (said, aim) => {
     const doubts = doubtsOf(said, { ...aim, timeSeconds: (min + max) / 2 }, basket);
-    if (doubts.length === 0) return true;
-    return modal.confirm({
+    if (doubts.length === 0) return 'no-doubt';
+    const isMeant = await modal.confirm({
       title: doubts.map(({ figure, said: value }) => `${inWords(figure, value)}?`).join(' '),
       content: doubts.map((doubt) => reason(doubt, basket)).join(' '),
       okText: 'It was so',
@@ -31,6 +37,7 @@ export function useDoubts({
       okButtonProps: { type: 'default' },
       cancelButtonProps: { type: 'primary' },
     });
+    return isMeant ? 'meant' : 'to-correct';
   };
 }
 

@@ -3,34 +3,58 @@ import { App } from 'antd';
 import { useRef } from 'react';
 import { v7 } from 'uuid';
 import { usePutRunMutation, usePutShotMutation, type SheetShotView, type SheetView } from '../app/api';
+import { saved } from '../app/justSavedSlice';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { shotFromLine } from '../parts/shotFromLine';
+import { useShopHours } from '../parts/useShopHours';
 import { withoutRow } from '../parts/withoutRow';
-import { newShotDto, storedShotDto } from './shotDto';
+import { storedShotDto } from './shotDto';
 import { useDoubts } from './useDoubts';
+import { useOffPlan } from './useOffPlan';
 
 /** What a run sheet writes. */
 export function useSheetWriting(sheet: SheetView) {
   const [putShot, shotState] = usePutShotMutation();
   const [putRun, runState] = usePutRunMutation();
   const { modal } = App.useApp();
-  const isMeant = useDoubts(sheet);
+  const dispatch = useAppDispatch();
+  const person = useAppSelector((state) => state.settings.person);
+  const hours = useShopHours();
+  const askDoubts = useDoubts(sheet);
+  const { question, aimOf } = useOffPlan();
   /** Kept until the shot is saved, so that a second try after a broken line is the same shot. */
   const pendingId = useRef(v7());
   /** One shot at a time: what is pressed twice is meant once. */
   const isBusy = useRef(false);
+  const { run, shots } = sheet;
+
+  const store = async (aim: Settings, line: ShotLine): Promise<boolean> => {
+    const doubt = await askDoubts(line, aim);
+    if (doubt === 'to-correct') return false;
+    // One question is enough, and a glass strays by more than is worth one.
+    const planned = sheet.hasScale && doubt === 'no-doubt' ? await aimOf(line, aim) : aim;
+    if (planned === null) return false;
+    const place = { runId: run.id, stationId: run.stationId, kind: 'dial-in' as const, timer: run.target.timer };
+    const now = new Date();
+    const shotDto = shotFromLine(line, { ...place, aim: planned, person, now, hours });
+    const id = pendingId.current;
+    const done = await putShot({ id, shotDto });
+    if ('error' in done) return false;
+    pendingId.current = v7();
+    dispatch(saved({ place: run.id, shotIds: [id], what: `Shot ${shots.length + 1}`, at: now.getTime() }));
+    return true;
+  };
   return {
     error: shotState.error ?? runState.error,
     isSaving: shotState.isLoading,
+    /** What must be answered before a shot is saved; null where nothing is asked. */
+    question,
     /** false where it was not saved: doubted and to be corrected, or refused. */
     saveShot: async (aim: Settings, line: ShotLine): Promise<boolean> => {
       if (isBusy.current) return false;
       isBusy.current = true;
       try {
-        if (!(await isMeant(line, aim))) return false;
-        const shotDto = newShotDto(sheet, aim, line, new Date());
-        const done = await putShot({ id: pendingId.current, shotDto });
-        if ('error' in done) return false;
-        pendingId.current = v7();
-        return true;
+        return await store(aim, line);
       } finally {
         isBusy.current = false;
       }
@@ -45,7 +69,6 @@ export function useSheetWriting(sheet: SheetView) {
         okText: 'Give up',
         cancelText: 'Go on',
         onOk: async () => {
-          const { run } = sheet;
           const endedAt = new Date().toISOString();
           await putRun({ id: run.id, runDto: { ...withoutRow(run), status: 'given-up', endedAt } });
         },

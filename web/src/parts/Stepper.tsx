@@ -1,6 +1,6 @@
 import MinusOutlined from '@ant-design/icons/MinusOutlined';
 import PlusOutlined from '@ant-design/icons/PlusOutlined';
-import { roundTo } from '@olvet/core';
+import { plainNumber, roundTo } from '@olvet/core';
 import { Button } from 'antd';
 import { NumberInput } from './NumberInput';
 import styles from './Stepper.module.css';
@@ -15,11 +15,13 @@ export interface StepperProps {
   max: number;
   /** Where the first tap on + or − starts when nothing is entered yet. */
   from: number;
+  /** What was planned, as a pale hint in the empty field; it counts for nothing. */
+  hint?: number | null;
   onChange: (value: number | null) => void;
 }
 
 /** A number for wet fingers: large − and +, or typed; decimal comma or point. */
-export function Stepper({ id, label, unit, value, step, min, max, from, onChange }: StepperProps) {
+export function Stepper({ id, label, unit, value, step, min, max, from, hint, onChange }: StepperProps) {
   const tap = (direction: 1 | -1): void => {
     const next = value === null ? from : roundTo(value + direction * step, 2);
     onChange(Math.min(max, Math.max(min, next)));
@@ -36,6 +38,7 @@ export function Stepper({ id, label, unit, value, step, min, max, from, onChange
           size="large"
           className={styles.number}
           value={value}
+          placeholder={hint == null ? undefined : plainNumber(hint)}
           step={step}
           min={min}
           max={max}

@@ -1,6 +1,6 @@
-import { shopDay, USUAL_FIRST_HOUR } from '@olvet/core';
-import { useGetShopQuery } from '../app/api';
+import { shopDay } from '@olvet/core';
 import { useNow } from './useNow';
+import { useShopHours } from './useShopHours';
 
 const EVERY_MINUTE_MS = 60_000;
 
@@ -11,13 +11,10 @@ export interface ShopDay {
   dayOf: (instant: string | number) => string;
 }
 
-/** Days as the shop counts them: by its own clock, from its own first hour; by this tablet's until that is known. */
+/** Days as the shop counts them: by its own clock, from its own first hour. */
 export function useShopDay(): ShopDay {
-  const { data: shop } = useGetShopQuery();
+  const hours = useShopHours();
   const now = useNow(EVERY_MINUTE_MS);
-  const { timeZone, firstHour } = shop ?? HERE;
-  const dayOf = (instant: string | number): string => shopDay(new Date(instant), { timeZone, firstHour });
+  const dayOf = (instant: string | number): string => shopDay(new Date(instant), hours);
   return { today: dayOf(now), dayOf };
 }
-
-const HERE = { timeZone: new Intl.DateTimeFormat().resolvedOptions().timeZone, firstHour: USUAL_FIRST_HOUR };

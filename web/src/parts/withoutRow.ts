@@ -3,6 +3,8 @@ type Added =
   | 'id'
   | 'createdAt'
   | 'updatedAt'
+  | 'changedBy'
+  | 'openedAt'
   | 'lesson'
   | 'suggestedStart'
   | 'learnedSlope'
@@ -16,6 +18,8 @@ export function withoutRow<T extends object>(row: T): Omit<T, Added> {
     id: _id,
     createdAt: _created,
     updatedAt: _updated,
+    changedBy: _changedBy,
+    openedAt: _openedAt,
     shopId: _shop,
     lesson: _lesson,
     suggestedStart: _suggestedStart,
