@@ -52,6 +52,10 @@ export {
   methodErrors,
   METHODS,
   methodSchema,
+  PRE_BREWS,
+  type PreBrew,
+  proposeAim,
+  type ProposedAim,
   recommendMethod,
   startTemperatureC,
 } from './method';
@@ -64,6 +68,7 @@ export {
   shotLineInWords,
   SIGN_LABELS,
   TASTE_WORDS,
+  tasteInWords,
 } from './formats';
 export {
   type Barista,
@@ -123,6 +128,7 @@ export {
   type FieldError,
 } from './advice';
 export {
+  carry,
   type CarriedStart,
   driftedStart,
   foundTime,
@@ -185,6 +191,7 @@ export {
   tasteTarget,
 } from './coffee';
 export {
+  ageingBetween,
   CAFFEINE_NEAR_MG,
   caffeineOf,
   forecastMorning,

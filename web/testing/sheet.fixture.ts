@@ -129,6 +129,8 @@ export function standingView(change: object = {}) {
     cards: [],
     check: null,
     checkedAt: null,
+    beforeCoffeeId: null,
+    beforeCoffeeName: null,
     shots: [],
     ...change,
   };

@@ -9,5 +9,5 @@ export {
   type TasteNote,
 } from './shotLine';
 export { parseShotLine, type ParsedShotLine } from './parseShotLine';
-export { printShotLine, tasteWords } from './printShotLine';
+export { printShotLine, tasteInWords, tasteWords } from './printShotLine';
 export { CAUSE_WORDS, shotLineInWords } from './shotLineInWords';

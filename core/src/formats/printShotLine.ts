@@ -41,6 +41,14 @@ export function printShotLine(shot: ShotLine): string {
   return parts.join(' ');
 }
 
+type Maybe<T> = { [K in keyof T]?: T[K] | null };
+
+/** A cup in words, as a person says it; empty where nothing was said. */
+export function tasteInWords(taste: Maybe<TasteNote>): string {
+  const said = Object.entries(taste).filter(([, value]) => typeof value === 'number');
+  return tasteWords(Object.fromEntries(said) as TasteNote).join(', ');
+}
+
 /** Taste in the shorthand's own words, strongest nuance "very" and "bit". */
 export function tasteWords(taste: TasteNote): string[] {
   const words: string[] = [];

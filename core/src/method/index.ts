@@ -1,3 +1,4 @@
 export { LEVERS, methodErrors, methodSchema, type Lever, type Method } from './Method';
 export { findMethod, METHOD_IDS, METHODS, startTemperatureC } from './methods';
-export { recommendMethod, type CoffeeAndMachine, type Recommendation } from './recommend';
+export { proposeAim, type ProposedAim } from './proposeAim';
+export { PRE_BREWS, recommendMethod, type CoffeeAndMachine, type PreBrew, type Recommendation } from './recommend';

@@ -1,4 +1,13 @@
-import { LEVERS, METHODS, ROASTS, findMethod, methodSchema, recommendMethod, startTemperatureC } from '../index';
+import {
+  LEVERS,
+  METHODS,
+  ROASTS,
+  findMethod,
+  methodSchema,
+  proposeAim,
+  recommendMethod,
+  startTemperatureC,
+} from '../index';
 
 describe('methods', () => {
   it.each(METHODS.map((m) => [m.id, m] as const))('%s is valid data with a reachable lever order', (_, method) => {
@@ -20,7 +29,7 @@ describe('methods', () => {
 
   it.each([
     ['light', 1600, true, 'open-light'],
-    ['light', 1600, false, 'balance-walk'],
+    ['light', 1600, false, 'open-light'],
     ['medium-light', 2100, true, 'open-light'],
     ['medium-light', 1600, true, 'balance-walk'],
     ['medium', 2100, true, 'balance-walk'],
@@ -32,11 +41,36 @@ describe('methods', () => {
     expect(reasons.length).toBeGreaterThan(0);
   });
 
-  it('never recommends a method whose first lever the machine does not have', () => {
-    for (const roast of ROASTS) {
-      const { method } = recommended({ roast, canSetTemperature: false });
-      expect(method.balanceOrder[0]).not.toBe('temperature');
-    }
+  it('says that the step of the heat falls away where the heat is fixed', () => {
+    expect(recommended({ roast: 'light', canSetTemperature: false }).reasons.join(' ')).toMatch(/heat is fixed/);
+  });
+
+  it('may recommend every method: what the machine demands first, then the coffee, then who pulls', () => {
+    const asked = [
+      { preBrew: 'lever', roast: 'light' },
+      { preBrew: 'valve', roast: 'dark' },
+      { roast: 'light', people: 5 },
+      { roast: 'dark', people: 5 },
+      { people: 5 },
+      { people: 1, preBrew: 'pre-infusion' },
+    ] as const;
+    const ids = asked.map((question) => recommended(question).method.id);
+    expect(ids).toEqual(['hand-lever', 'slow-soak', 'open-light', 'small-classic', 'one-lever', 'balance-walk']);
+    expect(new Set(ids).size).toBe(METHODS.length);
+  });
+
+  it('proposes what a method begins with', () => {
+    const scale = { min: 88, max: 93 };
+    expect(
+      proposeAim(findMethod('open-light')!, { doseGrams: 17, roast: 'light', temperatureScale: scale }),
+    ).toMatchObject({
+      ...{ doseGrams: 17, yieldGrams: 43, temperatureC: 93 },
+    });
+    expect(
+      proposeAim(findMethod('balance-walk')!, { doseGrams: null, roast: 'dark', temperatureScale: null }),
+    ).toMatchObject({
+      ...{ doseGrams: 18, yieldGrams: 36, temperatureC: null, timeSeconds: { min: 27, max: 33 } },
+    });
   });
 
   it('confirms where the same cup from every hand comes first, and nowhere by more than the work allows', () => {

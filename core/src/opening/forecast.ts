@@ -80,11 +80,24 @@ function ageing({ ageDays, band }: MorningInput): ForecastPart | null {
   if (ageDays === null || band === null) return null;
   const days = ageDays.now - ageDays.closing;
   if (days <= 0) return null;
-  const pace =
-    ageDays.now < band.bestFromDay ? AGEING.settling : ageDays.now <= band.bestUntilDay ? AGEING.best : AGEING.fading;
-  const logTime = pace * days;
+  const logTime = ageingBetween(ageDays.closing, ageDays.now, band);
   const text = `${days === 1 ? 'A day' : `${Math.round(days)} days`} older: ${percentWord(logTime)}.`;
   return { logTime, sd: Math.abs(logTime) / 2, text };
+}
+
+/**
+ * Change of ln time from one age to another, days off roast: older pours faster. Of a younger bag it is the way back.
+ * Day by day, so that the same days always bring the same.
+ */
+export function ageingBetween(fromDays: number, toDays: number, band: RestBand): number {
+  const [young, old] = [Math.min(fromDays, toDays), Math.max(fromDays, toDays)];
+  const until = (day: number): number => Math.min(Math.max(day, young), old);
+  const { bestFromDay, bestUntilDay } = band;
+  const sum =
+    AGEING.settling * (until(bestFromDay) - young) +
+    AGEING.best * (until(bestUntilDay) - until(bestFromDay)) +
+    AGEING.fading * (old - until(bestUntilDay));
+  return toDays >= fromDays ? sum : -sum;
 }
 
 function weather({ weather: seen }: MorningInput): ForecastPart | null {

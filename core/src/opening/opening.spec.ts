@@ -1,5 +1,5 @@
 import { caffeineOf } from './caffeine';
-import { forecastMorning, type MorningInput } from './forecast';
+import { ageingBetween, forecastMorning, type MorningInput } from './forecast';
 import { openingOrder } from './order';
 import { usualWarmUpMinutes, warmUpAt } from './warmUp';
 
@@ -97,5 +97,15 @@ describe('caffeine', () => {
     expect(caffeineOf([{ doseGrams: 18, share: 1, arabicaPercent: 50 }])).toEqual({ low: 180, high: 240 });
     expect(caffeineOf([{ doseGrams: 18, share: 1, decaf: true }]).high).toBeLessThan(10);
     expect(caffeineOf([])).toEqual({ low: 0, high: 0 });
+  });
+});
+
+describe('ageing', () => {
+  const band = { settlesDay: 5, bestFromDay: 10, bestUntilDay: 28, pastDay: 45 };
+
+  it('adds up day by day, and is the way back for a younger bag', () => {
+    expect(ageingBetween(8, 30, band)).toBeCloseTo(2 * -0.012 + 18 * -0.004 + 2 * -0.009, 12);
+    expect(ageingBetween(8, 20, band) + ageingBetween(20, 30, band)).toBeCloseTo(ageingBetween(8, 30, band), 12);
+    expect(ageingBetween(30, 8, band)).toBe(-ageingBetween(8, 30, band));
   });
 });

@@ -53,6 +53,9 @@ export class BoardStationView {
   @ApiProperty({ type: String, nullable: true }) cardId!: string | null;
   @ApiProperty({ type: [BoardCardView], description: 'Cards of this coffee here; the one last poured by comes first' })
   cards!: BoardCardView[];
+  @ApiProperty({ type: String, format: 'uuid', nullable: true, description: 'The coffee that stood here before' })
+  beforeCoffeeId!: string | null;
+  @ApiProperty({ type: String, nullable: true }) beforeCoffeeName!: string | null;
   @ApiProperty({ type: DueCheckView, nullable: true, description: 'By the shop’s rule; null: no more today' })
   check!: DueCheckView | null;
   @ApiProperty({ type: String, format: 'date-time', nullable: true, description: 'The last check shot today' })

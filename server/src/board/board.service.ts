@@ -32,6 +32,8 @@ interface NamesRow {
   bagOpenedAt: Date | null;
   checkedAt: Date | null;
   lastVersionId: string | null;
+  beforeCoffeeId: string | null;
+  beforeCoffeeName: string | null;
   openRunId: string | null;
   cardId: string | null;
 }
@@ -99,7 +101,8 @@ export class BoardService {
               g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope",
               m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", bag."openedAt" AS "bagOpenedAt",
               run."id" AS "openRunId", card."id" AS "cardId", checked."pulledAt" AS "checkedAt",
-              poured."cardVersionId" AS "lastVersionId"
+              poured."cardVersionId" AS "lastVersionId",
+              before."id" AS "beforeCoffeeId", before."name" AS "beforeCoffeeName"
        FROM stations s
        JOIN coffees c ON c."shopId" = s."shopId" AND c."id" = s."coffeeId"
        JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
@@ -116,6 +119,11 @@ export class BoardService {
                           ORDER BY "pulledAt" DESC LIMIT 1) checked ON true
        LEFT JOIN LATERAL (SELECT "cardVersionId" FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id"
                           AND "cardVersionId" IS NOT NULL ORDER BY "pulledAt" DESC LIMIT 1) poured ON true
+       LEFT JOIN LATERAL (SELECT other."id", other."name" FROM coffee_changes ch
+                          JOIN coffees other ON other."shopId" = ch."shopId" AND other."id" = ch."fromCoffeeId"
+                          WHERE ch."shopId" = s."shopId" AND ch."stationId" = s."id" AND other."id" <> s."coffeeId"
+                            AND other."retiredAt" IS NULL
+                          ORDER BY ch."changedAt" DESC LIMIT 1) before ON true
        WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL`,
       { replacements: { shopId, dayStart }, type: QueryTypes.SELECT },
     );
@@ -205,6 +213,8 @@ function describe(
     start,
     openRunId: names.openRunId,
     cardId: names.cardId,
+    beforeCoffeeId: names.beforeCoffeeId,
+    beforeCoffeeName: names.beforeCoffeeName,
     checkedAt: names.checkedAt && names.checkedAt.toISOString(),
     shots: shots.map(({ id, pulledAt, grind, timeSeconds: seconds }) => ({
       id,

@@ -1,6 +1,12 @@
 import { Module } from '@nestjs/common';
-import { CoffeeChangesController } from './coffeeChanges.controller';
+import { LessonsModule } from '../lessons/lessons.module';
+import { CoffeeChangesController, ProposalsController } from './coffeeChanges.controller';
 import { CoffeeChangesService } from './coffeeChanges.service';
+import { ProposalsService } from './proposals.service';
 
-@Module({ controllers: [CoffeeChangesController], providers: [CoffeeChangesService] })
+@Module({
+  imports: [LessonsModule],
+  controllers: [CoffeeChangesController, ProposalsController],
+  providers: [CoffeeChangesService, ProposalsService],
+})
 export class CoffeeChangesModule {}

@@ -28,6 +28,7 @@ const GROUPS: Record<string, string> = {
   OwnMethods: 'Methods of the shop’s own',
   Palates: 'Where each person likes a cup best',
   People: 'Who works here, by first name',
+  Proposals: 'How a station would begin with another coffee',
   Runs: 'Dial-ins, and the sheet each of them shows',
   Setup: 'A station with all it needs, in one write',
   Shelf: 'Stock, wear, and who tasted how much',

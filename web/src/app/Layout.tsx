@@ -12,6 +12,7 @@ import { useNoHeldEnter } from './useNoHeldEnter';
 import { themeChosen } from './settingsSlice';
 import { ShortcutsHelp } from './ShortcutsHelp';
 import { useAppDispatch, useAppSelector } from './store';
+import { WhoIsHere } from './WhoIsHere';
 import { Unanswered } from './Unanswered';
 
 interface Place {
@@ -60,6 +61,7 @@ export function Layout() {
             {name}
           </NavLink>
         ))}
+        <WhoIsHere />
         <button
           type="button"
           className={styles.theme}

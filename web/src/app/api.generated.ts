@@ -29,6 +29,7 @@ export const addTagTypes = [
   "People",
   "Day",
   "CoffeeChanges",
+  "Proposals",
 ] as const;
 const injectedRtkApi = api
   .enhanceEndpoints({
@@ -719,6 +720,15 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["CoffeeChanges"],
       }),
+      getProposal: build.query<GetProposalApiResponse, GetProposalApiArg>({
+        query: (queryArg) => ({
+          url: `/api/stations/${queryArg.id}/proposal`,
+          params: {
+            coffeeId: queryArg.coffeeId,
+          },
+        }),
+        providesTags: ["Proposals"],
+      }),
     }),
     overrideExisting: false,
   });
@@ -1172,6 +1182,11 @@ export type PutCoffeeChangeApiResponse = /** status 200  */ CoffeeChangeView;
 export type PutCoffeeChangeApiArg = {
   id: string;
   coffeeChangeDto: CoffeeChangeDto;
+};
+export type GetProposalApiResponse = /** status 200  */ ProposalView;
+export type GetProposalApiArg = {
+  id: string;
+  coffeeId: string;
 };
 export type DoorView = {
   /** Whether whoever asks may use Olvet */
@@ -2249,6 +2264,9 @@ export type BoardStationView = {
   cardId: string | null;
   /** Cards of this coffee here; the one last poured by comes first */
   cards: BoardCardView[];
+  /** The coffee that stood here before */
+  beforeCoffeeId: string | null;
+  beforeCoffeeName: string | null;
   /** By the shop’s rule; null: no more today */
   check: DueCheckView | (null | null);
   /** The last check shot today */
@@ -2708,6 +2726,22 @@ export type CoffeeChangeDto = {
   /** Where the grinder stands from now on */
   grind?: number | null;
 };
+export type ProposalView = {
+  coffeeId: string;
+  coffeeName: string;
+  methodId: string;
+  target: TargetDto;
+  /** Where to set the grinder; null where nothing tells */
+  grind: number | null;
+  /** Its spread, in units of the grinder */
+  grindSd: number | null;
+  /** Why this method, this aim and this setting */
+  reasons: string[];
+  /** The card it comes back to, where it has one here */
+  cardId: string | null;
+  /** The bag in use, or the next one on the shelf */
+  bagId: string | null;
+};
 export const {
   useGetDoorQuery,
   useEnterMutation,
@@ -2785,4 +2819,5 @@ export const {
   useListCoffeeChangesQuery,
   useGetCoffeeChangeQuery,
   usePutCoffeeChangeMutation,
+  useGetProposalQuery,
 } = injectedRtkApi;

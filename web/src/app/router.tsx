@@ -8,6 +8,10 @@ const places: RouteObject[] = [
   { path: 'setup', lazy: async () => ({ Component: (await import('../setup/SetupPage')).SetupPage }) },
   { path: 'dial-in', lazy: async () => ({ Component: (await import('../dialin/RunsPage')).RunsPage }) },
   { path: 'dial-in/:runId', lazy: async () => ({ Component: (await import('../dialin/RunPage')).RunPage }) },
+  {
+    path: 'stations/:stationId',
+    lazy: async () => ({ Component: (await import('../stations/StationPage')).StationPage }),
+  },
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },

@@ -1,4 +1,5 @@
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useGetBoardQuery, useGetShopQuery } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
@@ -6,7 +7,7 @@ import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { useNow } from '../parts/useNow';
 import styles from './BarPage.module.css';
-import { StationStrip } from './StationStrip';
+import { StationStrip, type ShotEntryKind } from './StationStrip';
 
 const REFRESH_MS = 30_000;
 
@@ -19,6 +20,7 @@ export function BarPage() {
   const { data: shop } = useGetShopQuery();
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();
+  const [entering, setEntering] = useState<{ stationId: string; kind: ShotEntryKind } | null>(null);
   if (!board) return <Loading className={styles.loading} error={error} />;
   if (board.stations.length === 0) {
     return (
@@ -50,7 +52,12 @@ export function BarPage() {
       </header>
       <ul className={styles.stations}>
         {board.stations.map((station) => (
-          <StationStrip key={station.station.id} standing={station} />
+          <StationStrip
+            key={station.station.id}
+            standing={station}
+            entry={entering?.stationId === station.station.id ? entering.kind : null}
+            onEntry={(kind) => setEntering(kind && { stationId: station.station.id, kind })}
+          />
         ))}
       </ul>
       <p className={styles.more}>

@@ -7,18 +7,31 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { temperatureNumber } from '../parts/format';
 import { OutcomeMark, outcomeClass } from '../parts/Outcome';
 import { useMethods } from '../parts/useMethods';
-import { standingOf } from './standing';
+import { UndoSaved } from '../parts/UndoSaved';
+import { useShopHours } from '../parts/useShopHours';
+import { ShotEntry } from './ShotEntry';
+import { checkInWords, standingOf } from './standing';
 import styles from './StationStrip.module.css';
 import { TimeStrip } from './TimeStrip';
 import { useOpenRun } from './useOpenRun';
 
+export type ShotEntryKind = 'service' | 'check';
+
+export interface StationStripProps {
+  standing: BoardStationView;
+  /** A shot is being entered here, to check or for a guest; null where none is. */
+  entry: ShotEntryKind | null;
+  onEntry: (kind: ShotEntryKind | null) => void;
+}
+
 /** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
-export function StationStrip({ standing }: { standing: BoardStationView }) {
-  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, shots } = standing;
+export function StationStrip({ standing, entry, onEntry }: StationStripProps) {
+  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, shots, check } = standing;
   const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
   const methods = useMethods();
+  const hours = useShopHours();
   const { open, opening, error } = useOpenRun();
   const { title, detail, side, urgent } = standingOf(standing);
   const unit = shop?.temperatureUnit ?? 'C';
@@ -26,7 +39,11 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
   return (
     <li className={styles.strip}>
       <div className={styles.names}>
-        <h2>{coffeeName}</h2>
+        <h2>
+          <Link to={`/stations/${station.id}`} className={styles.name}>
+            {coffeeName}
+          </Link>
+        </h2>
         <p className="quiet small">
           {station.name} · {grinderName} → {machineName}
           {ageDays !== null && ` · day ${ageDays}`}
@@ -44,7 +61,10 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
         <p className={`numeral ${styles.title} ${side ? outcomeClass(side) : ''}`}>
           {side && <OutcomeMark side={side} size={22} />} {title}
         </p>
-        <p className="quiet small">{detail}</p>
+        <p className="quiet small">
+          {detail} {check && checkInWords(check, hours)}
+        </p>
+        <UndoSaved place={station.id} />
         <ProblemAlert error={error} />
         <div className={styles.actions}>
           {openRunId ? (
@@ -56,6 +76,15 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
               Dial in{start !== null && ` at ${plainNumber(start.grind)}`}
             </Button>
           )}
+          {!entry && (
+            <Button
+              type={check?.isDue && !urgent ? 'primary' : 'default'}
+              aria-label={`${check?.isDue ? 'Check shot' : 'Shot'} at ${station.name}`}
+              onClick={() => onEntry(check?.isDue ? 'check' : 'service')}
+            >
+              {check?.isDue ? 'Check shot' : 'Shot'}
+            </Button>
+          )}
           {cardId && (
             <Link to={`/cards/${cardId}`} className={styles.card} aria-label={`Card of ${coffeeName}`}>
               Card
@@ -63,6 +92,7 @@ export function StationStrip({ standing }: { standing: BoardStationView }) {
           )}
         </div>
       </div>
+      {entry && <ShotEntry standing={standing} isCheck={entry === 'check'} onDone={() => onEntry(null)} />}
     </li>
   );
 }

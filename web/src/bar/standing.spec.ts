@@ -17,6 +17,8 @@ const standing = (state: BoardStationView['state'], times: number[] = []): Board
   cards: [],
   check: null,
   checkedAt: null,
+  beforeCoffeeId: null,
+  beforeCoffeeName: null,
   shots: times.map((timeSeconds, i) => ({ id: String(i), pulledAt: '2026-03-01T06:43:00Z', grind: 14, timeSeconds })),
 });
 

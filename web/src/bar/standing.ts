@@ -1,5 +1,5 @@
-import { middleOfLast, plainNumber } from '@olvet/core';
-import type { BoardStationView } from '../app/api';
+import { clockTimeOf, middleOfLast, plainNumber, type ShopHours } from '@olvet/core';
+import type { BoardStationView, DueCheckView } from '../app/api';
 import type { Side } from '../parts/Outcome';
 
 export interface Standing {
@@ -35,6 +35,14 @@ export function standingOf({ state, station, shots }: BoardStationView): Standin
     case 'dialling-in':
       return { title: 'Being dialled in', detail: 'A run sheet is open.', side: null, urgent: true };
     case 'unknown':
-      return { title: 'Not pulled today', detail: 'Pull a check shot first.', side: null, urgent: false };
+      return { title: 'Not pulled today', detail: '', side: null, urgent: false };
   }
+}
+
+/** When the next check shot is due, or why it is due now. */
+export function checkInWords({ dueAt, reason, isDue }: DueCheckView, hours: ShopHours): string {
+  const hour = clockTimeOf(new Date(dueAt), hours);
+  if (!isDue) return `Next check at ${hour}.`;
+  if (reason === 'opening') return 'A check shot is due: none today yet.';
+  return reason === 'new-bag' ? `A check shot is due: new bag at ${hour}.` : `A check shot is due since ${hour}.`;
 }

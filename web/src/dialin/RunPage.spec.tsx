@@ -319,7 +319,7 @@ describe('the run page', () => {
     const history = [{ revision: 1, editedAt: '2026-03-01T06:50:00.000Z', before }];
     open(sheetView(steady(1, { revision: 2 })), { '/api/shots/s0/history': pageOf(history) });
     fireEvent.click(await screen.findByRole('button', { name: /Shot 1.*corrected/ }));
-    expect(await screen.findByText(/18 > 36 in 12 spurts@4 at grind 13/)).toBeInTheDocument();
+    expect(await screen.findByText(/18 g → 36 g · 12 s · grind 13 · spurts at 4/)).toBeInTheDocument();
   });
 
   it('keeps any of its shots as the card', async () => {

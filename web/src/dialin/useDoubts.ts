@@ -9,8 +9,10 @@ const WORDS: Record<DoubtedFigure, { called: string; unit: string }> = {
   timeSeconds: { called: 'Time', unit: ' s' },
 };
 
+type Bounds = Pick<SheetView['basket'], 'minGrams' | 'maxGrams'>;
+
 /** What is read of a sheet. */
-export type Doubted = Pick<SheetView, 'basket'> & { run: Pick<SheetView['run'], 'target'> };
+export type Doubted = { basket: Bounds } & { run: Pick<SheetView['run'], 'target'> };
 
 type Said = Partial<Record<DoubtedFigure, number | null>>;
 
@@ -41,7 +43,7 @@ export function useDoubts({
   };
 }
 
-function reason({ figure, likely }: Doubt, { minGrams, maxGrams }: SheetView['basket']): string {
+function reason({ figure, likely }: Doubt, { minGrams, maxGrams }: Bounds): string {
   if (likely !== null) return `Did you mean ${inWords(figure, likely).toLowerCase()}?`;
   return `The basket takes ${plainNumber(minGrams)} to ${plainNumber(maxGrams)} g.`;
 }

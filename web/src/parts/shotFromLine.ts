@@ -8,7 +8,8 @@ export interface Pulled {
   runId?: string | null;
   cardVersionId?: string | null;
   kind?: ShotDto['kind'];
-  aim: Settings;
+  /** `grind` is null where nobody knows where the grinder stands. */
+  aim: Omit<Settings, 'grind'> & { grind: number | null };
   timer: TimerStart;
   /** First name of whoever stands at the tablet. */
   person: string;

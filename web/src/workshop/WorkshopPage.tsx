@@ -5,6 +5,7 @@ import { BasketsTab } from './BasketsTab';
 import { GrindersTab } from './GrindersTab';
 import { MachinesTab } from './MachinesTab';
 import { MethodsTab } from './MethodsTab';
+import { PeopleTab } from './PeopleTab';
 import { ScalesTab } from './ScalesTab';
 import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
@@ -32,6 +33,7 @@ export function WorkshopPage() {
           { key: 'baskets', label: 'Baskets', children: <BasketsTab /> },
           { key: 'scales', label: 'Scales', children: <ScalesTab /> },
           { key: 'methods', label: 'Methods', children: <MethodsTab /> },
+          { key: 'people', label: 'People', children: <PeopleTab /> },
           { key: 'tasters', label: 'Tasters', children: <TastersTab /> },
           { key: 'tablets', label: 'Tablets', children: <TabletsTab /> },
           { key: 'shop', label: 'Shop', children: <ShopTab /> },

@@ -1,0 +1,138 @@
+import {
+  LIMITS,
+  millilitresFromGrams,
+  parseShotLine,
+  plainNumber,
+  roundTo,
+  shotLineInWords,
+  type ShotLine,
+} from '@olvet/core';
+import { Button, Input } from 'antd';
+import { useState } from 'react';
+import type { BoardStationView } from '../app/api';
+import { ProblemAlert } from '../parts/ProblemAlert';
+import { Stepper } from '../parts/Stepper';
+import { ToggleChip } from '../parts/ToggleChip';
+import { serviceAim, tappableSeconds, togetherSaid } from './service';
+import styles from './ShotEntry.module.css';
+import { useServiceShot } from './useServiceShot';
+
+/** Seconds off the wanted time that a shop tolerates. */
+const TOLERANCE_SECONDS = 3;
+
+export interface ShotEntryProps {
+  standing: BoardStationView;
+  isCheck: boolean;
+  onDone: () => void;
+}
+
+/** A shot without a dial-in: one line, or a tap for its time, one for what was as planned, and one to save. */
+export function ShotEntry({ standing, isCheck: opensAsCheck, onDone }: ShotEntryProps) {
+  const { station, cards } = standing;
+  const [cardId, chooseCard] = useState(cards[0]?.cardId);
+  const card = cards.find((each) => each.cardId === cardId);
+  const aim = serviceAim(station, card);
+  const [isCheck, setCheck] = useState(opensAsCheck);
+  const [timeSeconds, setTime] = useState<number | null>(null);
+  const [yieldMl, setGlass] = useState<number | null>(null);
+  const [asPlanned, setAsPlanned] = useState(false);
+  const [text, setText] = useState('');
+  const { shot: typed, problems } = parseShotLine(text);
+  const { save, isSaving, error } = useServiceShot(standing);
+  const byGlass = station.weighs === false;
+  const planned = byGlass && yieldMl !== null ? (['doseGrams'] as const) : (['doseGrams', 'yieldGrams'] as const);
+  const tapped: ShotLine = {
+    ...(timeSeconds === null ? {} : { timeSeconds }),
+    ...(yieldMl === null ? {} : { yieldMl }),
+    ...(asPlanned ? { assumed: [...planned] } : {}),
+  };
+  const said = togetherSaid(tapped, typed);
+  const isTold = Object.values(said).some((value) => value !== undefined);
+  const ready = isTold && problems.length === 0 && !isSaving;
+  const submit = async (): Promise<void> => {
+    if (ready && (await save(said, aim, { isCheck: isCheck || typed.isCheck === true, card }))) onDone();
+  };
+  const { doseGrams, yieldGrams } = aim.settings;
+  const lineId = `line-${station.id}`;
+  return (
+    <form
+      className={styles.entry}
+      aria-label={`Shot at ${station.name}`}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit();
+      }}
+    >
+      <div className={styles.by}>
+        {cards.length === 0 && <span className="quiet">No card yet: against what the station aims at.</span>}
+        {cards.map((each) => (
+          <ToggleChip key={each.cardId} chosen={each.cardId === cardId} onToggle={() => chooseCard(each.cardId)}>
+            {each.name}, version {each.version}
+          </ToggleChip>
+        ))}
+        <ToggleChip chosen={isCheck} onToggle={setCheck}>
+          check shot
+        </ToggleChip>
+      </div>
+      <div className={styles.seconds} role="group" aria-label="Time, seconds">
+        {tappableSeconds(aim.wantedSeconds).map((each) => (
+          <button
+            key={each}
+            type="button"
+            aria-pressed={each === timeSeconds}
+            className={`numeral ${each === timeSeconds ? styles.chosen : ''} ${
+              Math.abs(each - aim.wantedSeconds) <= TOLERANCE_SECONDS ? styles.within : ''
+            }`}
+            onClick={() => setTime(each === timeSeconds ? null : each)}
+          >
+            {each}
+          </button>
+        ))}
+        <span className="quiet">s</span>
+      </div>
+      <div className={styles.rest}>
+        {byGlass && (
+          <Stepper
+            id={`glass-${station.id}`}
+            label="glass"
+            unit="ml"
+            value={yieldMl}
+            step={5}
+            {...LIMITS.yieldMl}
+            from={roundTo(millilitresFromGrams(yieldGrams), 0)}
+            hint={roundTo(millilitresFromGrams(yieldGrams), 0)}
+            onChange={setGlass}
+          />
+        )}
+        <ToggleChip chosen={asPlanned} onToggle={setAsPlanned}>
+          {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g as planned
+        </ToggleChip>
+        <div className={styles.line}>
+          <label htmlFor={lineId}>or in one line</label>
+          <Input
+            id={lineId}
+            value={text}
+            status={problems.length > 0 ? 'error' : ''}
+            placeholder="18 > 17+17.5 in 28"
+            autoComplete="off"
+            autoCapitalize="off"
+            spellCheck={false}
+            aria-describedby={`${lineId}-echo`}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </div>
+        <Button type="primary" size="large" htmlType="submit" disabled={!ready} loading={isSaving}>
+          Save
+        </Button>
+        <Button size="large" type="text" onClick={onDone}>
+          Cancel
+        </Button>
+      </div>
+      <p id={`${lineId}-echo`} className={problems.length > 0 ? styles.problem : 'quiet small'} aria-live="polite">
+        {problems.length > 0 && `“${problems[0]!.text}”: ${problems[0]!.message}. `}
+        {isTold && shotLineInWords(said)}
+      </p>
+      <ProblemAlert error={error} />
+    </form>
+  );
+}

@@ -1,0 +1,43 @@
+import type { ShotLine } from '@olvet/core';
+import { useRef } from 'react';
+import { v7 } from 'uuid';
+import { usePutShotMutation, type BoardCardView, type BoardStationView } from '../app/api';
+import { saved } from '../app/justSavedSlice';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { shotFromLine } from '../parts/shotFromLine';
+import { useShopHours } from '../parts/useShopHours';
+import { toldBy, type ServiceAim } from './service';
+
+/** Stores a shot of service at a station, and remembers it so that it can be undone from there. */
+export function useServiceShot({ station }: Pick<BoardStationView, 'station'>) {
+  const [putShot, { isLoading, error }] = usePutShotMutation();
+  const dispatch = useAppDispatch();
+  const person = useAppSelector((state) => state.settings.person);
+  const hours = useShopHours();
+  // Kept over retries, so that sending again is the same shot.
+  const pendingId = useRef(v7());
+  const isBusy = useRef(false);
+  const save = async (
+    line: ShotLine,
+    { settings, timer }: ServiceAim,
+    { isCheck, card }: { isCheck: boolean; card: BoardCardView | undefined },
+  ): Promise<boolean> => {
+    if (isBusy.current) return false;
+    isBusy.current = true;
+    try {
+      const id = pendingId.current;
+      const now = new Date();
+      const place = { stationId: station.id, cardVersionId: card?.versionId ?? null };
+      const kind = isCheck ? ('check' as const) : ('service' as const);
+      const shotDto = shotFromLine(line, { ...place, kind, aim: settings, timer, person, now, hours });
+      const done = await putShot({ id, shotDto });
+      if ('error' in done) return false;
+      pendingId.current = v7();
+      dispatch(saved({ place: station.id, shotIds: [id], what: toldBy(line), at: now.getTime() }));
+      return true;
+    } finally {
+      isBusy.current = false;
+    }
+  };
+  return { save, isSaving: isLoading, error };
+}

@@ -1,0 +1,127 @@
+import { clockTimeOf, combineTastings, dayAfter, shotLineInWords, tasteInWords, type ShopHours } from '@olvet/core';
+import { Button, Drawer } from 'antd';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { useGetBoardQuery, useGetStationDayQuery, type BoardStationView, type SheetShotView } from '../app/api';
+import { checkInWords, standingOf } from '../bar/standing';
+import { TimeStrip } from '../bar/TimeStrip';
+import { ShotForm } from '../dialin/ShotForm';
+import { day as dayInWords } from '../parts/format';
+import { lineOfShot } from '../parts/lineOfShot';
+import { Loading } from '../parts/Loading';
+import { plural } from '../parts/plural';
+import { UndoSaved } from '../parts/UndoSaved';
+import { useShopDay } from '../parts/useShopDay';
+import { useShopHours } from '../parts/useShopHours';
+import { PasteShots } from './PasteShots';
+import styles from './StationPage.module.css';
+
+/** What did this station pour on a day? */
+export function StationPage() {
+  const { stationId } = useParams<'stationId'>();
+  const { data: board, error } = useGetBoardQuery();
+  const standing = board?.stations.find(({ station }) => station.id === stationId);
+  if (!standing) {
+    return (
+      <Loading
+        className={styles.page}
+        error={error ?? (board && { status: 404, data: { detail: 'No such station.' } })}
+      >
+        <Link to="/">To the bar</Link>
+      </Loading>
+    );
+  }
+  return <StationDay standing={standing} />;
+}
+
+function StationDay({ standing }: { standing: BoardStationView }) {
+  const { station, coffeeName, check } = standing;
+  const [search, setSearch] = useSearchParams();
+  const { today } = useShopDay();
+  const hours = useShopHours();
+  const day = search.get('day') ?? today;
+  const { currentData, error } = useGetStationDayQuery({ id: station.id, day });
+  const [isPasting, setPasting] = useState(false);
+  const [correctingId, correct] = useState<string | null>(null);
+  const shots = currentData?.shots ?? [];
+  const correcting = shots.find(({ id }) => id === correctingId);
+  const goTo = (other: string): void => setSearch(other === today ? {} : { day: other });
+  const { title, detail } = standingOf(standing);
+  return (
+    <div className={styles.page}>
+      <header className={styles.head}>
+        <div>
+          <h1>{coffeeName}</h1>
+          <p className="quiet">{station.name}</p>
+        </div>
+        <p>
+          <span className={`numeral ${styles.title}`}>{title}</span>
+          <span className="quiet small">
+            {' '}
+            {detail} {check && checkInWords(check, hours)}
+          </span>
+        </p>
+        <Button onClick={() => setPasting(!isPasting)} aria-expanded={isPasting}>
+          Paste shots
+        </Button>
+      </header>
+      {day === today && <TimeStrip shots={standing.shots} windowSeconds={station.target.timeSeconds} />}
+      <UndoSaved place={station.id} />
+      {isPasting && <PasteShots standing={standing} onDone={() => setPasting(false)} />}
+      <nav className={styles.days} aria-label="Days">
+        <Button onClick={() => goTo(dayAfter(day, -1))}>Day before</Button>
+        <h2>
+          {day === today ? 'Today' : dayInWords(`${day}T12:00`)}, {plural(shots.length, 'shot')}
+        </h2>
+        {day < today && <Button onClick={() => goTo(dayAfter(day, 1))}>Day after</Button>}
+      </nav>
+      {!currentData && <Loading error={error} />}
+      {currentData && shots.length === 0 && <p>Nothing poured here {day === today ? 'yet' : 'that day'}.</p>}
+      <ul className={styles.shots}>
+        {shots.map((shot) => (
+          <li key={shot.id}>
+            <span className="numeral">{shot.hourKnown === false ? 'hour unknown' : hourOf(shot, hours)}</span>
+            <span className="quiet">{KIND_WORDS[shot.kind ?? 'service']}</span>
+            <span>
+              {shotLineInWords(lineOfShot({ ...shot, kind: 'service' }))}
+              {tasteOf(shot) && ` · ${tasteOf(shot)}`}
+            </span>
+            <span className="quiet">{shot.pulledBy}</span>
+            {shot.kind === 'dial-in' ? (
+              <Link to={`/dial-in/${shot.runId}`}>its dial-in</Link>
+            ) : (
+              <Button onClick={() => correct(shot.id)} aria-label={`Correct the shot of ${hourOf(shot, hours)}`}>
+                Correct
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Drawer open={correcting !== undefined} onClose={() => correct(null)} title="The shot" size={420} destroyOnHidden>
+        {correcting && (
+          <ShotForm
+            key={correcting.id}
+            sheet={{ basket: ANY_BASKET, run: { target: station.target } }}
+            shot={correcting}
+            onClose={() => correct(null)}
+          >
+            {null}
+          </ShotForm>
+        )}
+      </Drawer>
+    </div>
+  );
+}
+
+const KIND_WORDS = { 'dial-in': 'dial-in', service: 'service', check: 'check' } as const;
+/** In service another basket may have been at hand: its size raises no doubt. */
+const ANY_BASKET = { minGrams: 1, maxGrams: 60 };
+
+function hourOf({ pulledAt }: SheetShotView, hours: ShopHours): string {
+  return clockTimeOf(new Date(pulledAt), hours);
+}
+
+function tasteOf({ tastings }: SheetShotView): string {
+  const taste = combineTastings(tastings);
+  return taste ? tasteInWords(taste) : '';
+}
