@@ -1,10 +1,13 @@
 import { Injectable } from '@nestjs/common';
+import { shopDay } from '@olvet/core';
 import { Sequelize } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
+import { Clock } from '../clock/clock';
 import { notFound, Problem } from '../common/problem';
 import { createStore, type Store, type Writing } from '../common/store';
 import { checkOnScale } from '../grinders/onScale';
 import { checkMethod } from '../methods/ownMethods.service';
+import { ShopService } from '../shop/shop.service';
 import { Station } from '../stations/station.entity';
 import type { CoffeeChangeDto } from './coffeeChange.dto';
 import { CoffeeChange } from './coffeeChange.entity';
@@ -14,7 +17,11 @@ import { CoffeeChange } from './coffeeChange.entity';
 export class CoffeeChangesService {
   readonly store: Store<CoffeeChange, CoffeeChangeDto>;
 
-  constructor(sequelize: Sequelize) {
+  constructor(
+    sequelize: Sequelize,
+    private readonly shops: ShopService,
+    private readonly clock: Clock,
+  ) {
     this.store = createStore<CoffeeChange, CoffeeChangeDto>({
       sequelize,
       model: CoffeeChange,
@@ -22,8 +29,20 @@ export class CoffeeChangesService {
       order: [['changedAt', 'DESC']],
       filters: ['stationId'],
       check: checkChange,
-      atCreation: setStation,
+      atCreation: async (writing) => {
+        await this.openBag(writing);
+        return setStation(writing);
+      },
     });
+  }
+
+  /** What goes into the hopper is open from now on. */
+  private async openBag({ shopId, dto, transaction }: Writing<CoffeeChange, CoffeeChangeDto>): Promise<void> {
+    const bag = dto.bagId ? await Bag.findOne({ where: { shopId, id: dto.bagId }, transaction, lock: true }) : null;
+    if (!bag || bag.openedOn !== null) return;
+    const openedAt = this.clock.now();
+    const openedOn = shopDay(openedAt, await this.shops.hours(shopId, transaction));
+    await bag.update({ openedOn, openedAt, revision: bag.revision + 1 }, { transaction });
   }
 }
 

@@ -85,7 +85,7 @@ export class ProposalsService {
     });
     const { recipe, runId } = version;
     const run = runId ? await Run.findOne({ where: { shopId, id: runId } }) : null;
-    const { grind, sd, reason } = await this.aged(version, place, now);
+    const { grind, sd, reason } = await this.aged(version, run?.endedAt ?? version.createdAt, place, now);
     const { doseGrams, yieldGrams, temperatureC, timeSeconds, timer } = recipe;
     const taste = tasteWanted(place.coffee);
     const target: TargetDto = {
@@ -106,12 +106,13 @@ export class ProposalsService {
   }
 
   private async aged(
-    { shopId, recipe, createdAt }: CardVersion,
+    { shopId, recipe }: CardVersion,
+    keptAt: Date,
     { coffee, grinder }: Place,
     { bag, hours }: { bag: Bag | null; hours: ShopHours },
   ): Promise<CarriedStart & { reason: string }> {
     const answering = answeringOf(grinder);
-    const keptOn = shopDay(createdAt, hours);
+    const keptOn = shopDay(keptAt, hours);
     const today = shopDay(this.clock.now(), hours);
     const then = await Bag.findOne({
       where: { shopId, coffeeId: coffee.id, roastedOn: { [Op.lte]: keptOn } },
@@ -123,7 +124,9 @@ export class ProposalsService {
     }
     const ages = [daysBetween(then.roastedOn, keptOn), daysBetween(bag.roastedOn, today)] as const;
     const { band } = restOf({ roastedOn: bag.roastedOn, today, roast: coffee.roast, frozen: bag.frozen });
-    const change = ageingBetween(...ages, band);
+    // Past its best a coffee has done what age can do.
+    const [from, to] = ages.map((age) => Math.min(Math.max(age, 0), band.pastDay));
+    const change = ageingBetween(from!, to!, band);
     const moved = carry(recipe.grind, -change, Math.hypot(COME_BACK_SD, change / 2), answering);
     const was = `On day ${ages[0]} it stood at ${plainNumber(recipe.grind)}`;
     const percent = plainNumber(Math.abs(100 * Math.expm1(change)), 0);

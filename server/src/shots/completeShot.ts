@@ -11,12 +11,12 @@ const SCALE_STEP_GRAMS = 0.1;
  * @throws Problem where cups and yield disagree, or nothing was planned that could be assumed
  */
 export function completeShot<T extends ShotDto>(dto: T): T {
-  const yieldGrams = dto.yieldGrams ?? yieldOf(dto);
+  const poured = { ...dto, yieldGrams: dto.yieldGrams ?? yieldOf(dto) };
   const assumed = Object.fromEntries(
-    (dto.assumed ?? []).flatMap((figure) => (dto[figure] == null ? [[figure, dto.planned?.[figure] ?? null]] : [])),
+    (dto.assumed ?? []).flatMap((figure) => (poured[figure] == null ? [[figure, dto.planned?.[figure] ?? null]] : [])),
   );
   const kind = dto.runId ? 'dial-in' : dto.kind === 'check' ? 'check' : 'service';
-  const shot = { ...dto, yieldGrams, ...assumed, kind } as T;
+  const shot = { ...poured, ...assumed, kind } as T;
   const errors = [...cupErrors(shot), ...assumedErrors(shot)];
   if (errors.length > 0) throw new Problem('invalid', 'This shot cannot be right.', errors);
   return shot;

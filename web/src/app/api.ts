@@ -101,6 +101,13 @@ export const api = generatedApi.enhanceEndpoints({
       ],
     },
     moveFoundTime: { invalidatesTags: (_card, _error, { id }) => [{ type: 'Cards', id }, rows('Cards')] },
+    getProposal: {
+      providesTags: (_proposal, _error, { id, coffeeId }) => [
+        { type: 'Stations', id },
+        { type: 'Coffees', id: coffeeId },
+        ...(['Cards', 'Bags', 'FoundDoses'] as const).map(rows),
+      ],
+    },
     getStationDay: {
       providesTags: (day, _error, { id }) => [
         { type: 'Stations', id },

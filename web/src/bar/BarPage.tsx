@@ -7,7 +7,7 @@ import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { useNow } from '../parts/useNow';
 import styles from './BarPage.module.css';
-import { StationStrip, type ShotEntryKind } from './StationStrip';
+import { StationStrip, type StripPanel } from './StationStrip';
 
 const REFRESH_MS = 30_000;
 
@@ -20,7 +20,7 @@ export function BarPage() {
   const { data: shop } = useGetShopQuery();
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();
-  const [entering, setEntering] = useState<{ stationId: string; kind: ShotEntryKind } | null>(null);
+  const [open, setOpen] = useState<{ stationId: string; panel: StripPanel } | null>(null);
   if (!board) return <Loading className={styles.loading} error={error} />;
   if (board.stations.length === 0) {
     return (
@@ -55,8 +55,8 @@ export function BarPage() {
           <StationStrip
             key={station.station.id}
             standing={station}
-            entry={entering?.stationId === station.station.id ? entering.kind : null}
-            onEntry={(kind) => setEntering(kind && { stationId: station.station.id, kind })}
+            panel={open?.stationId === station.station.id ? open.panel : null}
+            onPanel={(panel) => setOpen(panel && { stationId: station.station.id, panel })}
           />
         ))}
       </ul>

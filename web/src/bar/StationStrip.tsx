@@ -9,23 +9,26 @@ import { OutcomeMark, outcomeClass } from '../parts/Outcome';
 import { useMethods } from '../parts/useMethods';
 import { UndoSaved } from '../parts/UndoSaved';
 import { useShopHours } from '../parts/useShopHours';
+import { AnotherCoffee } from './AnotherCoffee';
+import { BackTo } from './BackTo';
 import { ShotEntry } from './ShotEntry';
 import { checkInWords, standingOf } from './standing';
 import styles from './StationStrip.module.css';
 import { TimeStrip } from './TimeStrip';
 import { useOpenRun } from './useOpenRun';
 
-export type ShotEntryKind = 'service' | 'check';
+/** What is open under a strip. */
+export type StripPanel = 'service' | 'check' | 'another-coffee';
 
 export interface StationStripProps {
   standing: BoardStationView;
-  /** A shot is being entered here, to check or for a guest; null where none is. */
-  entry: ShotEntryKind | null;
-  onEntry: (kind: ShotEntryKind | null) => void;
+  /** null where nothing is open here. */
+  panel: StripPanel | null;
+  onPanel: (panel: StripPanel | null) => void;
 }
 
 /** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
-export function StationStrip({ standing, entry, onEntry }: StationStripProps) {
+export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
   const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, shots, check } = standing;
   const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
   const { data: shop } = useGetShopQuery();
@@ -50,6 +53,17 @@ export function StationStrip({ standing, entry, onEntry }: StationStripProps) {
         </p>
         <p className="quiet small">
           {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g{heat} · {methods.find(station.methodId)?.name}
+        </p>
+        <p className={styles.swap}>
+          <Button
+            type="text"
+            aria-expanded={panel === 'another-coffee'}
+            aria-label={`Another coffee at ${station.name}`}
+            onClick={() => onPanel(panel === 'another-coffee' ? null : 'another-coffee')}
+          >
+            Another coffee
+          </Button>
+          <BackTo standing={standing} />
         </p>
       </div>
       <div className={styles.grind}>
@@ -76,11 +90,11 @@ export function StationStrip({ standing, entry, onEntry }: StationStripProps) {
               Dial in{start !== null && ` at ${plainNumber(start.grind)}`}
             </Button>
           )}
-          {!entry && (
+          {panel === null && (
             <Button
               type={check?.isDue && !urgent ? 'primary' : 'default'}
               aria-label={`${check?.isDue ? 'Check shot' : 'Shot'} at ${station.name}`}
-              onClick={() => onEntry(check?.isDue ? 'check' : 'service')}
+              onClick={() => onPanel(check?.isDue ? 'check' : 'service')}
             >
               {check?.isDue ? 'Check shot' : 'Shot'}
             </Button>
@@ -92,7 +106,10 @@ export function StationStrip({ standing, entry, onEntry }: StationStripProps) {
           )}
         </div>
       </div>
-      {entry && <ShotEntry standing={standing} isCheck={entry === 'check'} onDone={() => onEntry(null)} />}
+      {(panel === 'service' || panel === 'check') && (
+        <ShotEntry standing={standing} isCheck={panel === 'check'} onDone={() => onPanel(null)} />
+      )}
+      {panel === 'another-coffee' && <AnotherCoffee standing={standing} onDone={() => onPanel(null)} />}
     </li>
   );
 }

@@ -71,7 +71,7 @@ describe('pulling a shot', () => {
     expect([dose.getAttribute('placeholder'), dose.getAttribute('value')]).toEqual(['18', '']);
     fireEvent.change(dose, { target: { value: '18.3' } });
     expect(screen.getByRole('button', { name: 'dose as planned' })).toBeDisabled();
-    fireEvent.click(screen.getByRole('button', { name: 'the rest as planned' }));
+    fireEvent.click(screen.getByRole('button', { name: 'The rest as planned' }));
     expect(screen.getByRole('button', { name: 'yield as planned' })).toHaveAttribute('aria-pressed', 'true');
     fireEvent.click(save());
     expect(onShot).toHaveBeenCalledWith({ doseGrams: 18.3, assumed: ['yieldGrams'], seen: [], purged: true });

@@ -80,6 +80,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
       [figure]: null,
       assumed: on ? [...now.assumed, figure] : now.assumed.filter((other) => other !== figure),
     }));
+  const canAssume = planned.length > 0 || (groundPlanned !== null && figures.grindSeconds === null);
   const restAsPlanned = (): void => {
     planned.forEach((figure) => assume(figure, true));
     // The grinder's own clock was set to it.
@@ -104,6 +105,16 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
         <Button type="primary" size="large" block onClick={timer.toggle}>
           {timer.running ? 'Stop' : 'Start'} <kbd>Space</kbd>
         </Button>
+        <Stepper
+          id="pull-time"
+          label="time"
+          unit="s"
+          value={figures.timeSeconds}
+          step={0.5}
+          {...LIMITS.timeSeconds}
+          from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
+          onChange={say('timeSeconds')}
+        />
         <p className={styles.caution}>Cup and hands clear of the spout. Never unlock under pressure.</p>
       </div>
       <div className={styles.entry}>
@@ -118,21 +129,6 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
           </Checkbox>
         )}
         <div className={styles.steppers}>
-          <div className={styles.figure}>
-            <Stepper
-              id="pull-time"
-              label="time"
-              unit="s"
-              value={figures.timeSeconds}
-              step={0.5}
-              {...LIMITS.timeSeconds}
-              from={Math.round((target.timeSeconds.min + target.timeSeconds.max) / 2)}
-              onChange={say('timeSeconds')}
-            />
-            <Button disabled={planned.length === 0} onClick={restAsPlanned}>
-              the rest as planned
-            </Button>
-          </div>
           <div className={styles.figure}>
             <Stepper
               id="pull-dose"
@@ -201,6 +197,17 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
               More seen
             </Button>
           )}
+        </fieldset>
+        <div className={styles.actions}>
+          <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={save}>
+            Save shot <kbd>Enter</kbd>
+          </Button>
+          <Button size="large" disabled={!canAssume} onClick={restAsPlanned}>
+            The rest as planned
+          </Button>
+          <Button size="large" onClick={onBack}>
+            Back
+          </Button>
           {hour === null ? (
             <Button type="text" onClick={() => setHour('')}>
               Poured earlier
@@ -211,14 +218,6 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
               <Input type="time" value={hour} onChange={(event) => setHour(event.target.value)} />
             </label>
           )}
-        </fieldset>
-        <div className={styles.actions}>
-          <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={save}>
-            Save shot <kbd>Enter</kbd>
-          </Button>
-          <Button size="large" onClick={onBack}>
-            Back
-          </Button>
         </div>
       </div>
     </div>

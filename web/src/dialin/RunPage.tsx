@@ -110,7 +110,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
       <div className={styles.side}>
         <TastePanel sheet={sheet} expect={expect} closed={closed} isPulling={pulling !== null} />
       </div>
-      <div className={closed || pulling ? styles.bottom : `${styles.bottom} ${styles.advice}`}>
+      <div className={`${styles.bottom} ${pulling ? styles.pulling : closed ? '' : styles.advice}`}>
         <ProblemAlert error={writing.error} />
         <UndoSaved place={run.id} />
         {writing.question}
