@@ -147,6 +147,8 @@ export {
   marksOf,
   type Palate,
   palateOf,
+  type ServedShot,
+  serviceLessons,
   type StartSuggestion,
   suggestStart,
   usualSlope,

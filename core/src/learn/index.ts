@@ -3,3 +3,4 @@ export { combineCoffee, combineSlopes, lessonOf, usualSlope, type Lesson } from 
 export { FEWEST_TASTINGS, marksOf } from './marks';
 export { palateOf, type Palate } from './palate';
 export { suggestStart, type KeptSetting, type StartSuggestion, type WantedShot } from './start';
+export { serviceLessons, type ServedShot, type ServiceLesson } from './serviceSlope';

@@ -10,6 +10,7 @@ import {
   type ValidAdviceRequest,
 } from '../advice/contract/request';
 import { combine, messageOf, type Message } from './gaussian';
+import type { ServiceLesson } from './serviceSlope';
 
 /**
  * What one dial-in taught, free of what was believed before it: so lessons can be put together in any order, and a shot
@@ -72,14 +73,16 @@ export function lessonOf(request: ValidAdviceRequest): Lesson {
 }
 
 /**
- * The slope of a grinder from all its lessons and the rule of thumb for its scale.
- * @returns null when no dial-in ever changed its grind
+ * The slope of a grinder from its dial-ins, from what was turned in service, and the rule of thumb for its scale.
+ * @returns null when no dial-in ever changed its grind, nor anybody in service
  */
 export function combineSlopes(
   scale: { min: number; max: number; step: number },
   lessons: readonly Lesson[],
+  service: readonly ServiceLesson[] = [],
 ): LearnedSlope | null {
-  const messages = lessons.flatMap(({ slope }) => (slope ? [slope] : []));
+  const ofDialIns = lessons.flatMap(({ slope }) => (slope ? [slope] : []));
+  const messages = [...ofDialIns, ...service.map(({ slope }) => slope)];
   if (messages.length === 0) return null;
   const { mean, sd } = combine(slopePrior(scale), messages, BETWEEN_COFFEES_SD);
   // Mean and spread of the log-normal.
@@ -87,7 +90,8 @@ export function combineSlopes(
   return slopeToKeep({
     mean: slope,
     sd: slope * Math.sqrt(Math.expm1(sd * sd)),
-    shots: lessons.reduce((sum, { timedShots }) => sum + timedShots, 0),
+    shots:
+      lessons.reduce((sum, { timedShots }) => sum + timedShots, 0) + service.reduce((sum, { shots }) => sum + shots, 0),
   });
 }
 

@@ -86,6 +86,26 @@ describe('a shot in service', () => {
   });
 });
 
+describe('turns of the grind in service', () => {
+  it('teach how the grinder answers, and nothing of a coffee nobody tasted', async () => {
+    const ids = await furnish(house, ' turns');
+    const slope = async () =>
+      (await house.get<{ learnedSlope: { mean: number; shots: number } | null }>(`grinders/${ids.grinderId}`))
+        .learnedSlope;
+    for (const [i, timeSeconds] of [25, 25.2, 24.9, 30, 30.1, 29.8].entries()) {
+      now += 60_000;
+      await pour(ids, { grind: i < 3 ? 14 : 12, timeSeconds, seen: [] });
+    }
+    for (let wait = 0; wait < 100 && (await slope()) === null; wait += 1)
+      await new Promise((done) => setTimeout(done, 50));
+    const learned = (await slope())!;
+    // ln(30 / 25) over two units is 0.091; the rule of thumb pulls it down a little.
+    expect(learned.mean).toBeGreaterThan(0.07);
+    expect(learned.mean).toBeLessThan(0.11);
+    expect(await house.get(`coffees/${ids.coffeeId}`)).toMatchObject({ learnedTaste: null });
+  });
+});
+
 describe('several shots at once', () => {
   it('are stored all, or none where one of them cannot be', async () => {
     const ids = await furnish(house, ' several');

@@ -4,7 +4,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
 import { ComputePool } from '../computing/computePool';
-import { keepLesson, learnPalates } from '../lessons/lessons';
+import { keepLesson, learnPalates, learnSlope } from '../lessons/lessons';
 import { StartsService } from '../lessons/starts.service';
 import { Run } from '../runs/run.entity';
 import { SheetReader } from '../sheet/sheet.reader';
@@ -33,6 +33,11 @@ export class Learner {
       await learnPalates(shopId, people, transaction);
       await this.passOn(run, transaction);
     });
+  }
+
+  /** What turns in service said of a grinder. */
+  async learnService(shopId: string, grinderId: string): Promise<void> {
+    await this.sequelize.transaction((transaction) => learnSlope(shopId, grinderId, transaction));
   }
 
   /** A dial-in begun on this grinder once this one was closed begins where its lesson says, unless it has poured already. */

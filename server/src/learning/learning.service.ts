@@ -13,15 +13,24 @@ import { Sequelize } from 'sequelize-typescript';
 import { CONFIG, type Config } from '../config';
 import { heardPool } from '../database/heardPool';
 import { Run } from '../runs/run.entity';
+import type { Shot } from '../shots/shot.entity';
 import { Learner } from './learner';
 
 const TASK = 'learn';
+const SERVICE_TASK = 'learn-service';
+/** A shot so long after another one stood at another setting tells nothing of the turn. */
+const TURN_HOURS = 4;
 /** Jobs side by side; those of one grinder always follow each other. */
 const CONCURRENCY = 2;
 /** One connection listens, the others work. */
 const CONNECTIONS = CONCURRENCY + 1;
 const LOOK_EVERY_MS = 30;
 const RESTART_MS = 5000;
+
+interface ServiceJob {
+  shopId: string;
+  grinderId: string;
+}
 
 interface LearnJob {
   shopId: string;
@@ -60,7 +69,10 @@ export class LearningService implements OnApplicationBootstrap, BeforeApplicatio
       concurrency: CONCURRENCY,
       noHandleSignals: true,
       logger: new Logger(() => (level, message) => level === 'error' && this.logger.error(message)),
-      taskList: { [TASK]: (payload) => this.learn(payload as LearnJob) },
+      taskList: {
+        [TASK]: (payload) => this.learn(payload as LearnJob),
+        [SERVICE_TASK]: (payload) => this.learnService(payload as ServiceJob),
+      },
     });
     this.runner = runner;
     runner.promise.catch(async (error: unknown) => {
@@ -72,6 +84,38 @@ export class LearningService implements OnApplicationBootstrap, BeforeApplicatio
 
   private learn({ shopId, runId }: LearnJob): Promise<void> {
     return this.learner.learn(shopId, runId);
+  }
+
+  private learnService({ shopId, grinderId }: ServiceJob): Promise<void> {
+    return this.learner.learnService(shopId, grinderId);
+  }
+
+  /** A shot of service beside another one at another setting: a turn, which tells how the grinder answers. */
+  async enqueueService(
+    { shopId, stationId, pulledAt, grind, timeSeconds }: Shot,
+    transaction: Transaction,
+  ): Promise<void> {
+    if (grind === null || timeSeconds === null) return;
+    const [turned] = await this.sequelize.query<{ grinderId: string }>(
+      `SELECT s."grinderId" FROM stations s WHERE s."shopId" = :shopId AND s."id" = :stationId AND EXISTS (
+         SELECT 1 FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "grind" <> :grind
+           AND "pulledAt" BETWEEN :pulledAt::timestamptz - interval '${TURN_HOURS} hours'
+                              AND :pulledAt::timestamptz + interval '${TURN_HOURS} hours')`,
+      { replacements: { shopId, stationId, grind, pulledAt }, type: QueryTypes.SELECT, transaction },
+    );
+    if (!turned) return;
+    const queue = queueOf(shopId, turned.grinderId);
+    await this.sequelize.query(
+      `SELECT graphile_worker.add_job(:task, json_build_object('shopId', :shopId, 'grinderId', :grinderId),
+         queue_name := :queue, job_key := :key)`,
+      {
+        replacements: {
+          ...{ task: SERVICE_TASK, shopId, grinderId: turned.grinderId, queue },
+          key: `${SERVICE_TASK} ${shopId} ${turned.grinderId}`,
+        },
+        transaction,
+      },
+    );
   }
 
   /** Due once this transaction is committed, and not at all if it is not. */

@@ -1,14 +1,17 @@
-import { combineCoffee, combineSlopes, palateOf, type Lesson } from '@olvet/core';
-import { Op, type Transaction, type WhereOptions } from 'sequelize';
+import { combineCoffee, combineSlopes, palateOf, serviceLessons, type Lesson, type ServedShot } from '@olvet/core';
+import { Op, QueryTypes, type Transaction, type WhereOptions } from 'sequelize';
 import { Coffee } from '../coffees/coffee.entity';
 import { Grinder } from '../grinders/grinder.entity';
 import { Run } from '../runs/run.entity';
+import { Shot } from '../shots/shot.entity';
 import { Tasting } from '../tastings/tasting.entity';
 import { PersonPalate } from './palate.entity';
 
 /** Older dial-ins say little of burrs and bags of today. */
 const NEWEST_RUNS = 40;
 const NEWEST_TASTINGS = 300;
+/** At one station: some days of a busy bar, weeks of a quiet one. */
+const NEWEST_SERVED = 600;
 
 /**
  * Keeps what a dial-in taught, and puts it together again with the other lessons of its grinder and its coffee: a lesson
@@ -19,13 +22,38 @@ export async function keepLesson(run: Run, lesson: Lesson, transaction: Transact
   // A coffee may be learned of on two grinders at once: the second waits here, and then sees what the first stored.
   await Coffee.findOne({ attributes: ['id'], where: { shopId, id: coffeeId }, transaction, lock: true });
   await run.update({ lesson }, { transaction, silent: true });
-  const grinder = await Grinder.findOne({ where: { shopId, id: grinderId }, transaction, rejectOnEmpty: true });
-  const ofGrinder = await lessonsOf({ shopId, grinderId }, transaction);
-  await grinder.update({ learnedSlope: combineSlopes(grinder, ofGrinder) }, { transaction, silent: true });
+  await learnSlope(shopId, grinderId, transaction);
   const ofCoffee = await lessonsOf({ shopId, coffeeId }, transaction);
   await Coffee.update(
     { learnedTaste: combineCoffee(ofCoffee) },
     { where: { shopId, id: coffeeId }, transaction, silent: true },
+  );
+}
+
+/** Puts together again what dial-ins and service said of a grinder. */
+export async function learnSlope(shopId: string, grinderId: string, transaction: Transaction): Promise<void> {
+  const where = { shopId, id: grinderId };
+  const grinder = await Grinder.findOne({ where, transaction, lock: true, rejectOnEmpty: true });
+  const ofDialIns = await lessonsOf({ shopId, grinderId }, transaction);
+  const served = await servedShots(shopId, grinderId, transaction);
+  const inService = serviceLessons(served, grinder.finer === 'higher' ? 1 : -1);
+  const learnedSlope = combineSlopes(grinder, ofDialIns, inService);
+  await grinder.update({ learnedSlope }, { transaction, silent: true });
+}
+
+/** Oldest first; what went wrong, or was poured at an hour nobody knows, tells nothing of a turn. */
+async function servedShots(shopId: string, grinderId: string, transaction: Transaction): Promise<ServedShot[]> {
+  return Shot.sequelize!.query<ServedShot>(
+    `SELECT x."stationId", x."coffeeId", x."pulledAt", x."grind", x."timeSeconds",
+            CASE WHEN x."assumed" ? 'yieldGrams' OR x."yieldMl" IS NOT NULL THEN NULL ELSE x."yieldGrams" END AS "yieldGrams"
+     FROM stations s
+     CROSS JOIN LATERAL (
+       SELECT * FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "removedAt" IS NULL
+         AND "kind" <> 'dial-in' AND "cause" IS NULL AND "purged" AND "hourKnown"
+         AND "grind" IS NOT NULL AND "timeSeconds" IS NOT NULL
+       ORDER BY "pulledAt" DESC LIMIT ${NEWEST_SERVED}) x
+     WHERE s."shopId" = $shopId AND s."grinderId" = $grinderId ORDER BY x."pulledAt"`,
+    { bind: { shopId, grinderId }, type: QueryTypes.SELECT, transaction },
   );
 }
 

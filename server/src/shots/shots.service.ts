@@ -42,7 +42,10 @@ export class ShotsService {
       total: (shopId, query) => (query.runId ? null : this.countAt(shopId, query.stationId)),
       check: checkShot,
       beforeChange: keepTrace,
-      afterWrite: (row, transaction) => learning.enqueueAgain(row.shopId, row.runId, transaction),
+      afterWrite: (row, transaction) =>
+        row.runId
+          ? learning.enqueueAgain(row.shopId, row.runId, transaction)
+          : learning.enqueueService(row, transaction),
     });
     this.rows = rows;
     this.store = { ...rows, put: (shopId, id, dto) => this.put(shopId, id, dto) };
