@@ -18,7 +18,7 @@ export function temperatureOffset(readings: readonly { shownC: number; measuredC
   );
 }
 
-/** Pump on → first drip of a machine, s, from shots watched: lets shots timed by either school be compared. */
+/** Pump on → first drip of a machine, s, from shots watched: lets shots of either timer start be compared. */
 export function firstDripDelay(seconds: readonly number[]): Calibrated {
   return combine(seconds, FIRST_DRIP);
 }

@@ -10,7 +10,7 @@ const lever = z.enum(LEVERS);
 const celsius = z.number().min(60).max(100);
 
 /**
- * A school of dialling in, as data. A shop's own method is a clone with changes and needs no code.
+ * A method of dialling in, as data. A shop's own method is a clone with changes and needs no code.
  * Taste scales are those of the advice contract (−3 … +3).
  */
 export const methodSchema = z.object({
@@ -20,7 +20,7 @@ export const methodSchema = z.object({
   idea: z.string().max(400).default(''),
   /** Who it suits. */
   suits: z.string().max(400).default(''),
-  /** Levers this school keeps still. */
+  /** Levers this method keeps still. */
   locks: z.array(lever),
   /** Levers moved for sour–bitter and for thin–heavy, first choice first. */
   balanceOrder: z.array(lever),
@@ -35,7 +35,7 @@ export const methodSchema = z.object({
   temperatureC: z.object(
     Object.fromEntries(ROASTS.map((r) => [r, celsius])) as Record<(typeof ROASTS)[number], typeof celsius>,
   ),
-  /** Usual seconds before the first drip on this school's clock. */
+  /** Usual seconds before the first drip on this method's clock. */
   leadSeconds: z.number().min(0).max(60).default(6),
   /** Shots at the same settings that must bear out the first before a recipe is called dialled, however sure the belief. */
   confirmShots: z.number().int().min(0).max(2).default(0),
@@ -54,7 +54,7 @@ export function methodErrors(value: unknown): FieldError[] {
   for (const path of ['balanceOrder', 'bodyOrder'] as const) {
     const order = path === 'balanceOrder' ? balanceOrder : bodyOrder;
     if (new Set(order).size < order.length) errors.push({ path, message: 'must not name a lever twice' });
-    // Dose may be locked and still be the way out for body at a grinder's end: that is how some schools mean it.
+    // Dose may be locked and still be the way out for body at a grinder's end: that is how some methods mean it.
     const locked = order.find((lever) => lever !== 'dose' && locks.includes(lever));
     if (locked) errors.push({ path, message: `must not use ${locked}: it is locked` });
   }

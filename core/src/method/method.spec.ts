@@ -12,7 +12,7 @@ import {
 describe('methods', () => {
   it.each(METHODS.map((m) => [m.id, m] as const))('%s is valid data with a reachable lever order', (_, method) => {
     expect(methodSchema.parse(method)).toEqual(method);
-    // A school may unlock dose for body (open light does), but never moves a locked lever for balance.
+    // A method may unlock dose for body (open light does), but never moves a locked lever for balance.
     for (const lever of method.balanceOrder) expect(method.locks).not.toContain(lever);
     expect(method.balanceOrder.every((lever) => LEVERS.includes(lever))).toBe(true);
   });

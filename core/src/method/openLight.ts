@@ -3,7 +3,7 @@ import type { Method } from './Method';
 export const openLight: Method = {
   id: 'open-light',
   name: 'Open light',
-  idea: 'Hotter once, then a longer ratio, then coarser and faster; a little more dose for body. Time is an outcome.',
+  idea: 'Hotter once, then more yield, then coarser and faster; a little more dose for body. Time is an outcome.',
   suits: 'Light, dense, high-grown coffees that are hard to extract.',
   locks: ['dose'],
   balanceOrder: ['temperature', 'yield', 'grind'],

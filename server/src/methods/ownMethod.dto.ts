@@ -5,7 +5,7 @@ import { RevisionDto, RowView } from '../common/rows';
 import { MethodField } from './method.field';
 
 export class OwnMethodDto extends RevisionDto {
-  @ChoiceField({ of: METHOD_IDS, name: 'ShippedMethod', description: 'The school it was cloned from' })
+  @ChoiceField({ of: METHOD_IDS, name: 'ShippedMethod', description: 'The method it was cloned from' })
   basedOn!: string;
 
   @MethodField()

@@ -2,7 +2,7 @@ import type { Method } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
 
-/** A school of the shop's own: a shipped one with changes. */
+/** A method of the shop's own: a shipped one with changes. */
 @Table({ tableName: 'methods' })
 export class OwnMethod extends Owned {
   @Column(DataType.TEXT)

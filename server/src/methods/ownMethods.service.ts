@@ -8,7 +8,7 @@ import { shown } from '../database/owned.model';
 import type { OwnMethodDto } from './ownMethod.dto';
 import { OwnMethod } from './ownMethod.entity';
 
-/** Schools of the shop's own. */
+/** Methods of the shop's own. */
 @Injectable()
 export class OwnMethodsService {
   readonly store: Store<OwnMethod, OwnMethodDto>;
@@ -27,7 +27,7 @@ export class OwnMethodsService {
   }
 }
 
-/** The method bears its row's id, the row its method's name, and what was left out is what the schools take for granted. */
+/** The method bears its row's id, the row its method's name, and what was left out is what the methods take for granted. */
 function named(id: string, dto: OwnMethodDto): OwnMethodDto {
   return Object.assign({}, dto, { method: { ...methodSchema.parse(dto.method), id }, name: dto.method.name });
 }

@@ -136,7 +136,7 @@ describe('own methods', () => {
     expect(unknown.body.errors[0].path).toBe('methodId');
   });
 
-  it('are completed with what the schools take for granted', async () => {
+  it('are completed with what the methods take for granted', async () => {
     const { confirmShots: _, tolerance: __, ...scant } = { ...clone, name: 'Scant way' };
     const { body } = await put(`methods/${v7()}`, { basedOn: 'one-lever', method: scant }).expect(200);
     expect(body.method).toMatchObject({ confirmShots: 0, tolerance: { balance: 0.6, body: 0.9 } });

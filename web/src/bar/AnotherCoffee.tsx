@@ -17,7 +17,7 @@ const MOST_THROWN_GRAMS = 5000;
 /** What a small hopper and the chute under it hold. */
 const USUAL_THROWN_GRAMS = 30;
 
-/** Another coffee in one step: which, what is thrown out, and how it begins, with the reasons. */
+/** Another coffee in one step: which, what is discarded, and how it begins, with the reasons. */
 export function AnotherCoffee({ standing, onDone }: { standing: BoardStationView; onDone: () => void }) {
   const { station } = standing;
   const { data, error } = useListCoffeesQuery({ state: 'in-use' });
@@ -71,7 +71,7 @@ function Proposed({
       <div className={styles.go}>
         <Stepper
           id={`thrown-${station.id}`}
-          label={`${coffeeName} thrown out`}
+          label={`${coffeeName} discarded`}
           unit="g"
           value={thrownGrams}
           step={5}

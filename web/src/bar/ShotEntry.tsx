@@ -8,7 +8,7 @@ import {
   type ShotLine,
 } from '@olvet/core';
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { BoardStationView } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { Stepper } from '../parts/Stepper';
@@ -20,19 +20,13 @@ import { useServiceShot } from './useServiceShot';
 /** Seconds off the wanted time that a shop tolerates. */
 const TOLERANCE_SECONDS = 3;
 
-export interface ShotEntryProps {
-  standing: BoardStationView;
-  isCheck: boolean;
-  onDone: () => void;
-}
-
 /** A shot without a dial-in: one line, or a tap for its time, one for what was as planned, and one to save. */
-export function ShotEntry({ standing, isCheck: opensAsCheck, onDone }: ShotEntryProps) {
-  const { station, cards } = standing;
+export function ShotEntry({ standing, onDone }: { standing: BoardStationView; onDone: () => void }) {
+  const { station, cards, check } = standing;
+  const isCheckDue = check?.isDue ?? false;
   const [cardId, chooseCard] = useState(cards[0]?.cardId);
   const card = cards.find((each) => each.cardId === cardId);
   const aim = serviceAim(station, card);
-  const [isCheck, setCheck] = useState(opensAsCheck);
   const [timeSeconds, setTime] = useState<number | null>(null);
   const [yieldMl, setGlass] = useState<number | null>(null);
   const [asPlanned, setAsPlanned] = useState(false);
@@ -49,18 +43,24 @@ export function ShotEntry({ standing, isCheck: opensAsCheck, onDone }: ShotEntry
   const said = togetherSaid(tapped, typed);
   const isTold = Object.values(said).some((value) => value !== undefined);
   const ready = isTold && problems.length === 0 && !isSaving;
-  const submit = async (): Promise<void> => {
+  const store = async (isCheck: boolean): Promise<void> => {
     if (ready && (await save(said, aim, { isCheck: isCheck || typed.isCheck === true, card }))) onDone();
   };
+  const form = useRef<HTMLFormElement>(null);
+  // Opened low on a phone, it comes up whole, Save included.
+  useEffect(() => {
+    form.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const { doseGrams, yieldGrams } = aim.settings;
   const lineId = `line-${station.id}`;
   return (
     <form
+      ref={form}
       className={styles.entry}
       aria-label={`Shot at ${station.name}`}
       onSubmit={(event) => {
         event.preventDefault();
-        void submit();
+        void store(isCheckDue);
       }}
     >
       <div className={styles.by}>
@@ -70,9 +70,6 @@ export function ShotEntry({ standing, isCheck: opensAsCheck, onDone }: ShotEntry
             {each.name}, version {each.version}
           </ToggleChip>
         ))}
-        <ToggleChip chosen={isCheck} onToggle={setCheck}>
-          check shot
-        </ToggleChip>
       </div>
       <div className={styles.seconds} role="group" aria-label="Time, seconds">
         {tappableSeconds(aim.wantedSeconds).map((each) => (
@@ -122,7 +119,10 @@ export function ShotEntry({ standing, isCheck: opensAsCheck, onDone }: ShotEntry
           />
         </div>
         <Button type="primary" size="large" htmlType="submit" disabled={!ready} loading={isSaving}>
-          Save
+          {isCheckDue ? 'Save as check shot' : 'Save'}
+        </Button>
+        <Button size="large" disabled={!ready} onClick={() => void store(!isCheckDue)}>
+          {isCheckDue ? 'Save, no check' : 'As check shot'}
         </Button>
         <Button size="large" type="text" onClick={onDone}>
           Cancel

@@ -18,7 +18,7 @@ import { TimeStrip } from './TimeStrip';
 import { useOpenRun } from './useOpenRun';
 
 /** What is open under a strip. */
-export type StripPanel = 'service' | 'check' | 'another-coffee';
+export type StripPanel = 'shot' | 'another-coffee';
 
 export interface StationStripProps {
   standing: BoardStationView;
@@ -93,10 +93,10 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
           {panel === null && (
             <Button
               type={check?.isDue && !urgent ? 'primary' : 'default'}
-              aria-label={`${check?.isDue ? 'Check shot' : 'Shot'} at ${station.name}`}
-              onClick={() => onPanel(check?.isDue ? 'check' : 'service')}
+              aria-label={`Shot at ${station.name}`}
+              onClick={() => onPanel('shot')}
             >
-              {check?.isDue ? 'Check shot' : 'Shot'}
+              Shot
             </Button>
           )}
           {cardId && (
@@ -106,9 +106,7 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
           )}
         </div>
       </div>
-      {(panel === 'service' || panel === 'check') && (
-        <ShotEntry standing={standing} isCheck={panel === 'check'} onDone={() => onPanel(null)} />
-      )}
+      {panel === 'shot' && <ShotEntry standing={standing} onDone={() => onPanel(null)} />}
       {panel === 'another-coffee' && <AnotherCoffee standing={standing} onDone={() => onPanel(null)} />}
     </li>
   );

@@ -6,6 +6,7 @@ import { Loading } from '../parts/Loading';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
 import styles from './CardPage.module.css';
+import { FoundTime } from './FoundTime';
 import { versionChanges } from './versionChanges';
 
 /** One recipe, to be read at arm's length; below it, every version before. */
@@ -60,6 +61,7 @@ export function CardPage() {
         <li>
           {recipe.basketName} · {recipe.grinderName} → {recipe.machineName}
         </li>
+        <FoundTime card={card} />
         {tastesLike && <li>Tastes like {tastesLike}</li>}
         <li className="quiet">
           Version {version}, {dayAndTime(createdAt)}

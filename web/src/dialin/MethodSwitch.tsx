@@ -4,7 +4,7 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { useMethods } from '../parts/useMethods';
 import { withoutRow } from '../parts/withoutRow';
 
-/** Another school in the middle of a run: its window and clock come with it, dose, yield and the shots stay. */
+/** Another method in the middle of a run: its window and clock come with it, dose, yield and the shots stay. */
 export function MethodSwitch({ sheet }: { sheet: SheetView }) {
   const { run } = sheet;
   const methods = useMethods();

@@ -209,8 +209,8 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
             Back
           </Button>
           {hour === null ? (
-            <Button type="text" onClick={() => setHour('')}>
-              Poured earlier
+            <Button type="text" aria-label="Poured earlier" onClick={() => setHour('')}>
+              Earlier
             </Button>
           ) : (
             <label className={styles.hour}>

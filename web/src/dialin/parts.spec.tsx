@@ -205,7 +205,7 @@ describe('cells of the run sheet', () => {
     expect([outcomeOf({ balance: 0.5, body: 1.5 }), outcomeOf({ balance: 0, dryness: 2 })]).toEqual([thin, thin]);
     expect(outcomeOf({ balance: -1.5, body: -1 })).not.toBe(thin);
     expect(outcomeOf({ balance: 0, body: -0.5, dryness: 1 })).toBe(even);
-    // As far as the school calls close enough.
+    // As far as the method calls close enough.
     expect(outcomeOf({ balance: 1 })).not.toBe(even);
     expect(outcomeOf({ balance: 1 }, 1.2)).toBe(even);
   });

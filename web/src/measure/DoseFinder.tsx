@@ -9,7 +9,7 @@ import {
 } from '@olvet/core';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import {
   useListBasketsQuery,
@@ -27,6 +27,7 @@ import { Stepper } from '../parts/Stepper';
 import { Caution } from './Caution';
 import { HeadspaceDrawing } from './drawings';
 import styles from './MeasurePage.module.css';
+import { useAimRun } from './useAimRun';
 import { Pick } from './Pick';
 
 const ALL = {};
@@ -42,8 +43,9 @@ const PUCK_WORDS: Record<PuckCheck, string> = {
 export function DoseFinder() {
   const baskets = useListBasketsQuery(ALL).data?.items;
   const coffees = useListCoffeesQuery(ALL).data?.items;
-  const [basketId, setBasket] = useState<string>();
-  const [coffeeId, setCoffee] = useState<string>();
+  const [search] = useSearchParams();
+  const [basketId, setBasket] = useState(search.get('basket') ?? undefined);
+  const [coffeeId, setCoffee] = useState(search.get('coffee') ?? undefined);
   const [way, setWay] = useState<'coin' | 'strike'>('coin');
   const station = useListStationsQuery(ALL).data?.items.find(({ retiredAt }) => !retiredAt);
   if (!baskets || !coffees) return <Loading />;
@@ -222,15 +224,27 @@ function KeepDose({
   const [putDose, { error, isLoading }] = usePutFoundDoseMutation();
   const { data: known } = useListFoundDosesQuery({ basketId: basket.id, coffeeId: coffee.id, pageSize: 1 });
   const last = known?.items[0];
-  const keep = (): void => {
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const aimRun = useAimRun();
+  const runId = search.get('run');
+  const keep = async (): Promise<void> => {
     const foundAt = new Date().toISOString();
     const foundDoseDto = { basketId: basket.id, coffeeId: coffee.id, grams, toleranceGrams, how, foundAt };
-    void putDose({ id: v7(), foundDoseDto });
+    const done = await putDose({ id: v7(), foundDoseDto });
+    // A dial-in that waits for this dose begins with it.
+    if (runId && !('error' in done) && (await aimRun.at(runId, grams))) await navigate(`/dial-in/${runId}`);
   };
   return (
     <>
-      <ProblemAlert error={error} />
-      <Button type={primary ? 'primary' : 'default'} size="large" disabled={!ready} loading={isLoading} onClick={keep}>
+      <ProblemAlert error={error ?? aimRun.error} />
+      <Button
+        type={primary ? 'primary' : 'default'}
+        size="large"
+        disabled={!ready}
+        loading={isLoading}
+        onClick={() => void keep()}
+      >
         Keep {plainNumber(grams, 1)} g for {coffee.name}
       </Button>
       {last && (

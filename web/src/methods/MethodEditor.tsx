@@ -8,7 +8,7 @@ import { useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
-import { LEVER_WORDS } from './schools';
+import { LEVER_WORDS } from './methodWords';
 
 export interface MethodEditorProps {
   editing: { id: string; row: OwnMethodView | null } | null;
@@ -21,7 +21,7 @@ export interface MethodEditorProps {
 
 type Fields = Omit<Method, 'id'>;
 
-/** A school of the shop's own: a copy with changes. Wrong fields are told before anything is sent. */
+/** A method of the shop's own: a copy with changes. Wrong fields are told before anything is sent. */
 export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: MethodEditorProps) {
   const [put] = usePutOwnMethodMutation();
   const unit = useTemperatureUnit();

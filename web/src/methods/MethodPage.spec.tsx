@@ -31,7 +31,7 @@ function open(id: string, more: Record<string, object> = {}): Written[] {
 }
 
 describe('a method', () => {
-  it('is readable: what it holds, its order, where schools disagree, where it suits', async () => {
+  it('is readable: what it holds, its order, where methods disagree, where it suits', async () => {
     open('balance-walk');
     expect(await screen.findByRole('heading', { name: 'Balance walk' })).toBeInTheDocument();
     expect(screen.getByText('Where does the window lie?')).toBeInTheDocument();

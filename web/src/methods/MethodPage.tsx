@@ -19,11 +19,11 @@ import { MethodEditor } from './MethodEditor';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './MethodPage.module.css';
 import { MethodPreview } from './MethodPreview';
-import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './schools';
+import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './methodWords';
 
 const ALL = {};
 
-/** One school to read: what it holds still, what it moves in which order, where others would disagree. */
+/** One method to read: what it holds still, what it moves in which order, where others would disagree. */
 export function MethodPage() {
   const { methodId } = useParams<'methodId'>();
   const { data: own, error } = useListOwnMethodsQuery(ALL);
@@ -92,12 +92,12 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
           <SuitsHere method={method} />
         </div>
         <section aria-labelledby="disagree">
-          <h2 id="disagree">Where schools disagree</h2>
+          <h2 id="disagree">Where methods disagree</h2>
           <dl className={styles.disagree}>
-            {DISAGREEMENTS.map(({ question, schools, assumed }) => (
+            {DISAGREEMENTS.map(({ question, methods, assumed }) => (
               <div key={question}>
                 <dt>{question}</dt>
-                <dd className="quiet">{schools}</dd>
+                <dd className="quiet">{methods}</dd>
                 <dd>Olvet: {assumed}</dd>
               </div>
             ))}
@@ -132,7 +132,7 @@ function Order({ title, levers }: { title: string; levers: Lever[] }) {
   );
 }
 
-/** The stations whose coffee and machine this school would suit, with the reasons. */
+/** The stations whose coffee and machine this method would suit, with the reasons. */
 function SuitsHere({ method }: { method: Method }) {
   const stations = (useListStationsQuery(ALL).data?.items ?? []).filter(({ retiredAt }) => !retiredAt);
   const coffees = useListCoffeesQuery(ALL).data?.items ?? [];

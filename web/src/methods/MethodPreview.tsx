@@ -8,7 +8,7 @@ import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import { historianHeart } from '../worker/heart';
 import styles from './MethodPage.module.css';
 
-/** What this school would have advised on a dial-in of the past, shot by shot, beside what was advised then. */
+/** What this method would have advised on a dial-in of the past, shot by shot, beside what was advised then. */
 export function MethodPreview({ method }: { method: Method }) {
   const { data: runs } = useListRunsQuery({ pageSize: 20 });
   const unit = useTemperatureUnit();
@@ -70,7 +70,7 @@ export function MethodPreview({ method }: { method: Method }) {
 
 type Request = ReturnType<typeof buildAdviceRequest>;
 
-/** The same question under another school: its window and clock come with it. */
+/** The same question under another method: its window and clock come with it. */
 function underMethod(request: Request, method: Method): Request {
   const target = { ...request.target, timeSeconds: method.windowSeconds, timer: method.timer };
   return { ...request, method, target };

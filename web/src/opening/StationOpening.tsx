@@ -38,7 +38,9 @@ const STEPS: { step: OpeningStep; text: string }[] = [
 /** One station in the morning: its clock, its list, its start. */
 export function StationOpening(props: StationOpeningProps) {
   const { turn, reason, standing, machine, opening, onlyLeft, onTick } = props;
-  const done = opening?.done ?? [];
+  // A check shot pulled today ticks its own step, wherever it was entered.
+  const ticked = opening?.done ?? [];
+  const done: OpeningStep[] = standing.checkedAt === null ? ticked : [...new Set([...ticked, 'check-shot' as const])];
   const steps = STEPS.filter(({ step }) => !onlyLeft || !done.includes(step));
   return (
     <li className={styles.station}>

@@ -1,5 +1,6 @@
 import type { ComponentProps } from 'react';
 import { NumberInput } from './NumberInput';
+import { readDegrees } from './typedUnits';
 import { celsiusApart, celsiusOf, shownDegrees, shownDifference, useTemperatureUnit } from './temperature';
 
 type Props = Omit<ComponentProps<typeof NumberInput>, 'value' | 'onChange'> & {
@@ -17,6 +18,9 @@ export function DegreesInput({ value, onChange, difference = false, ...rest }: P
   return (
     <NumberInput
       {...rest}
+      parser={(text) =>
+        (difference ? (text ?? '').trim().replace(',', '.') : readDegrees(text ?? '', unit)) as unknown as number
+      }
       value={value == null ? null : show(value, unit)}
       onChange={(shown) => onChange?.(shown == null ? null : read(shown, unit))}
     />

@@ -4,6 +4,7 @@ import { plainNumber, roundTo } from '@olvet/core';
 import { Button } from 'antd';
 import { NumberInput } from './NumberInput';
 import styles from './Stepper.module.css';
+import { readMillilitres } from './typedUnits';
 
 export interface StepperProps {
   id: string;
@@ -19,6 +20,9 @@ export interface StepperProps {
   hint?: number | null;
   onChange: (value: number | null) => void;
 }
+
+/** A glass may be marked in ounces. */
+const IN_MILLILITRES = { parser: (text?: string) => readMillilitres(text ?? '') as unknown as number };
 
 /** A number for wet fingers: large − and +, or typed; decimal comma or point. */
 export function Stepper({ id, label, unit, value, step, min, max, from, hint, onChange }: StepperProps) {
@@ -38,6 +42,7 @@ export function Stepper({ id, label, unit, value, step, min, max, from, hint, on
           size="large"
           className={styles.number}
           value={value}
+          {...(unit === 'ml' ? IN_MILLILITRES : {})}
           placeholder={hint == null ? undefined : plainNumber(hint)}
           step={step}
           min={min}

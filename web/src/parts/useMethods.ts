@@ -7,7 +7,7 @@ export interface Methods {
   find: (id: string) => Method | undefined;
 }
 
-/** The schools of this house: those that ship and its own. */
+/** The methods of this house: those that ship and its own. */
 export function useMethods(): Methods {
   const { data } = useListOwnMethodsQuery({});
   const own = data?.items ?? [];

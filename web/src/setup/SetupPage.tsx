@@ -3,7 +3,7 @@ import { Button, Form } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { useSetUpStationMutation } from '../app/api';
+import { useSetUpStationMutation, type SetupDto } from '../app/api';
 import { problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -38,7 +38,7 @@ function SetupForm({ known }: { known: Known }) {
   /** What follows from another answer is filled in, until the person says otherwise. */
   const onChange = (changed: Partial<SetupFields>): void => {
     const now = form.getFieldsValue(true) as SetupFields;
-    if (changed.coffeeId || changed.coffee?.roast || changed.machineId || changed.machine?.canSet !== undefined) {
+    if (decidesMethod(changed)) {
       const { method: fitting } = fittingMethod(known, answersOf(known, now));
       if (fitting.id !== now.methodId) form.setFieldsValue({ methodId: fitting.id, ...aimNow(fitting.id, now) });
     }
@@ -64,7 +64,7 @@ function SetupForm({ known }: { known: Known }) {
       purgeGrams: grinder?.purgeGrams ?? fields.grinder.purgeGrams,
     });
     const done = await setUp({ stationId: ids.station, setupDto: dto });
-    if (!('error' in done)) return void (await navigate(`/dial-in/${ids.run}`));
+    if (!('error' in done)) return void (await navigate(nextPlace(fields, dto, ids.run)));
     const { errors } = problemOf(done.error);
     form.setFields(errors.map(({ path, message }) => ({ name: fieldOf(path), errors: [message] })) as never);
   };
@@ -90,8 +90,9 @@ function SetupForm({ known }: { known: Known }) {
           basketId: firstOf(known.baskets),
           coffee: { roast: 'medium' },
           grinder: { min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 },
-          machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1 },
-          basket: { nominalGrams: USUAL_BASKET_GRAMS },
+          people: Math.max(1, known.people),
+          machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1, preBrew: 'none' },
+          basket: { nominalGrams: USUAL_BASKET_GRAMS, isMarked: true },
           stationName: known.stations.length === 0 ? 'Bar' : `Station ${known.stations.length + 1}`,
           methodId: recommended.method.id,
           ...aimOf(known, recommended.method, basket),
@@ -126,7 +127,22 @@ function answersOf(known: Known, values: Partial<SetupFields> | undefined): Answ
     machineId: values?.machineId ?? firstOf(known.machines),
     roast: values?.coffee?.roast,
     canSet: values?.machine?.canSet,
+    preBrew: values?.machine?.preBrew,
+    people: values?.people,
   };
+}
+
+/** Another answer to one of these may call for another method. */
+function decidesMethod({ coffeeId, coffee, machineId, machine, people }: Partial<SetupFields>): boolean {
+  const { canSet, preBrew } = machine ?? {};
+  return [coffeeId, coffee?.roast, machineId, canSet, preBrew, people].some((answer) => answer !== undefined);
+}
+
+/** A basket without a figure goes through the dose finder first. */
+function nextPlace({ basketId, basket }: SetupFields, { station }: SetupDto, runId: string): string {
+  if (basketId !== NEW || basket.isMarked) return `/dial-in/${runId}`;
+  const from = new URLSearchParams({ basket: station.basketId, coffee: station.coffeeId, run: runId });
+  return `/measure/dose?${from.toString()}`;
 }
 
 /** null where the temperature cannot be set. */

@@ -1,12 +1,14 @@
-import { recommendMethod, type Roast } from '@olvet/core';
+import { recommendMethod, type PreBrew, type Roast } from '@olvet/core';
 import {
   useListBasketsQuery,
   useListCoffeesQuery,
   useListGrindersQuery,
   useListMachinesQuery,
+  useListPeopleQuery,
   useListStationsQuery,
   type CoffeeView,
   type GrinderView,
+  type MachineView,
 } from '../app/api';
 import type { useMethods } from '../parts/useMethods';
 import { NEW, type SetupFields } from './setupDto';
@@ -16,7 +18,9 @@ export type Named = { id: string; name: string };
 /** What the shop has to choose from. */
 export interface Known {
   grinders: (Named & Pick<GrinderView, 'purgeGrams' | 'learnedSlope'>)[];
-  machines: (Named & { temperatureC?: { min: number; max: number } | null })[];
+  machines: (Named & Pick<MachineView, 'temperatureC' | 'preBrew'>)[];
+  /** How many work here; 0 where nobody was entered. */
+  people: number;
   baskets: (Named & { nominalGrams: number })[];
   coffees: (Named &
     Pick<CoffeeView, 'altitudeM' | 'flavourGoal' | 'bodyGoal' | 'drunkAs' | 'learnedTaste' | 'roast'>)[];
@@ -32,8 +36,9 @@ export function useKnown(): Known | null {
   const baskets = inUse(useListBasketsQuery(ALL).data?.items);
   const coffees = inUse(useListCoffeesQuery(ALL).data?.items);
   const stations = useListStationsQuery(ALL).data?.items;
-  return grinders && machines && baskets && coffees && stations
-    ? { grinders, machines, baskets, coffees, stations }
+  const people = useListPeopleQuery({ state: 'in-use' });
+  return grinders && machines && baskets && coffees && stations && !people.isLoading
+    ? { grinders, machines, baskets, coffees, stations, people: people.data?.items.length ?? 0 }
     : null;
 }
 
@@ -52,6 +57,8 @@ export interface Answers {
   machineId: string;
   roast: Roast | undefined;
   canSet: boolean | undefined;
+  preBrew: PreBrew | undefined;
+  people: number | undefined;
 }
 
 export function roastOf(known: Known, { coffeeId, roast }: Pick<Answers, 'coffeeId' | 'roast'>): Roast {
@@ -64,6 +71,8 @@ export function fittingMethod(known: Known, answers: Answers) {
     roast: roastOf(known, answers),
     altitudeM: known.coffees.find(({ id }) => id === answers.coffeeId)?.altitudeM,
     canSetTemperature: machine ? machine.temperatureC != null : (answers.canSet ?? false),
+    preBrew: machine ? machine.preBrew : answers.preBrew,
+    people: answers.people ?? known.people,
   });
 }
 

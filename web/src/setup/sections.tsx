@@ -1,4 +1,4 @@
-import { BODY_GOALS, FLAVOUR_GOALS, ROASTS } from '@olvet/core';
+import { BODY_GOALS, FLAVOUR_GOALS, ROASTS, type PreBrew } from '@olvet/core';
 import { DatePicker, Form, Input, Segmented, Select } from 'antd';
 import type { Dayjs } from 'dayjs';
 import { DegreesInput } from '../parts/DegreesInput';
@@ -64,6 +64,15 @@ export function GrinderSection({ known, values }: SectionProps) {
               <NumberInput {...number} min={0} />
             </Form.Item>
           </div>
+          <Form.Item name={['grinder', 'dosing']} label="Doses are">
+            <Segmented
+              block
+              options={[
+                { value: 'weighed', label: 'weighed' },
+                { value: 'timed', label: 'ground by time' },
+              ]}
+            />
+          </Form.Item>
           <Form.Item name={['grinder', 'finer']} label="Finer is">
             <Segmented
               block
@@ -95,19 +104,33 @@ export function MachineSection({ known, values }: SectionProps) {
       <h2 id="setup-machine">Basket and machine</h2>
       <Choice name="basketId" label="Basket" items={known.baskets} />
       {isNew(values?.basketId, known.baskets) && (
-        <Form.Item
-          name={['basket', 'nominalGrams']}
-          label="Basket, grams on its rim"
-          rules={must('How many grams does the basket hold?')}
-        >
-          <NumberInput {...number} min={4} max={40} />
-        </Form.Item>
+        <>
+          <Form.Item name={['basket', 'isMarked']} label="Is there a figure on its rim?">
+            <Segmented
+              block
+              options={[
+                { value: true, label: 'yes' },
+                { value: false, label: 'no: find the dose first' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item
+            name={['basket', 'nominalGrams']}
+            label={values?.basket?.isMarked === false ? 'About, g' : 'Basket, grams on its rim'}
+            rules={must('How many grams does the basket hold?')}
+          >
+            <NumberInput {...number} min={4} max={40} />
+          </Form.Item>
+        </>
       )}
       <Choice name="machineId" label="Machine" items={known.machines} />
       {isNew(values?.machineId, known.machines) && (
         <>
           <Form.Item name={['machine', 'name']} label="Machine" rules={must('Give the machine a name')}>
             <Input maxLength={80} />
+          </Form.Item>
+          <Form.Item name={['machine', 'preBrew']} label="What presses">
+            <Select options={PRESSES} />
           </Form.Item>
           <Form.Item name={['machine', 'canSet']} label="Can you set its temperature?">
             <Segmented
@@ -133,6 +156,9 @@ export function MachineSection({ known, values }: SectionProps) {
           )}
         </>
       )}
+      <Form.Item name="people" label="How many people pull here?">
+        <NumberInput {...number} min={1} max={99} precision={0} />
+      </Form.Item>
       <Form.Item name="stationName" label="Station" rules={must('Give the station a name')}>
         <Input maxLength={80} />
       </Form.Item>
@@ -195,6 +221,14 @@ export function AimSection({ method, recommended }: AimSectionProps) {
     </section>
   );
 }
+
+/** What comes before the pressure decides the method more than any coffee. */
+const PRESSES: { value: PreBrew; label: string }[] = [
+  { value: 'none', label: 'a pump' },
+  { value: 'pre-infusion', label: 'a pump, with pre-infusion' },
+  { value: 'valve', label: 'a pump, with a pre-brew valve' },
+  { value: 'lever', label: 'a hand on the lever' },
+];
 
 /** One of those the shop has, or a new one; nothing to choose where it has none. */
 function Choice({ name, label, items }: { name: keyof SetupFields; label: string; items: Named[] }) {

@@ -19,8 +19,9 @@ const fields: SetupFields = {
   coffee: { name: 'Kelp Street', roast: 'medium' },
   grinder: { name: 'Little', min: 0, max: 40, step: 1, finer: 'lower', dosing: 'weighed', purgeGrams: 10 },
   grind: 15,
-  machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1 },
-  basket: { nominalGrams: 18 },
+  machine: { name: 'Machine', canSet: false, min: 88, max: 97, step: 1, preBrew: 'none' },
+  basket: { nominalGrams: 18, isMarked: true },
+  people: 1,
   stationName: 'Bar',
   methodId: 'balance-walk',
   doseGrams: 18,
@@ -37,6 +38,11 @@ describe('a set-up', () => {
     expect(dto.basket).toMatchObject({ name: '18 g basket', minGrams: 16, maxGrams: 19.5 });
     expect(dto.machine?.temperatureC).toBeNull();
     expect(dto.bag).toBeNull();
+  });
+
+  it('allows every dose in a basket without a figure, until its dose is found', () => {
+    const { basket } = setupDto({ ...fields, basket: { nominalGrams: 18, isMarked: false } }, ids, aim);
+    expect(basket).toMatchObject({ minGrams: 6, maxGrams: 24 });
   });
 
   it('says beforehand what it may take, less where grinder and coffee have taught something', () => {

@@ -1,4 +1,12 @@
-import { dialInBudget, goalInWords, tasteTarget, type DrunkAs, type Roast, type TimerStart } from '@olvet/core';
+import {
+  dialInBudget,
+  goalInWords,
+  tasteTarget,
+  type DrunkAs,
+  type PreBrew,
+  type Roast,
+  type TimerStart,
+} from '@olvet/core';
 import type { Dayjs } from 'dayjs';
 import type { CoffeeDto, SetupDto } from '../app/api';
 
@@ -22,8 +30,11 @@ export interface SetupFields {
     purgeGrams: number;
   };
   grind?: number | null;
-  machine: { name: string; canSet: boolean; min: number; max: number; step: number };
-  basket: { nominalGrams: number };
+  machine: { name: string; canSet: boolean; min: number; max: number; step: number; preBrew: PreBrew };
+  /** `isMarked` false where no figure stands on its rim: the dose finder comes next. */
+  basket: { nominalGrams: number; isMarked: boolean };
+  /** How many pull here; only for the method. */
+  people: number;
   stationName: string;
   methodId: string;
   doseGrams: number;
@@ -60,6 +71,8 @@ export interface SetupAim {
 /** A basket takes about two grams less to one and a half more than its rim says. */
 const BASKET_LESS_GRAMS = 2;
 const BASKET_MORE_GRAMS = 1.5;
+/** Without a figure it may be a small single or a large triple, until its dose is found. */
+const UNMARKED = { minGrams: 6, maxGrams: 24 };
 /** A bag nobody weighed. */
 const USUAL_BAG_GRAMS = 250;
 
@@ -83,7 +96,6 @@ export function setupDto(fields: SetupFields, ids: SetupIds, aim: SetupAim): Set
     },
   };
   const { machine, basket } = fields;
-  const nominal = basket.nominalGrams;
   const budget = dialInBudget({ known: aim.known, doseGrams: fields.doseGrams, purgeGrams: aim.purgeGrams });
   return {
     coffee:
@@ -103,18 +115,11 @@ export function setupDto(fields: SetupFields, ids: SetupIds, aim: SetupAim): Set
       fields.machineId === NEW
         ? {
             name: machine.name,
+            preBrew: machine.preBrew,
             temperatureC: machine.canSet ? { min: machine.min, max: machine.max, step: machine.step } : null,
           }
         : null,
-    basket:
-      fields.basketId === NEW
-        ? {
-            name: `${nominal} g basket`,
-            nominalGrams: nominal,
-            minGrams: Math.max(4, nominal - BASKET_LESS_GRAMS),
-            maxGrams: Math.min(40, nominal + BASKET_MORE_GRAMS),
-          }
-        : null,
+    basket: fields.basketId === NEW ? basketDto(basket) : null,
     station: { ...station, name: fields.stationName, position: aim.position, grind: fields.grind ?? null },
     run: {
       ...station,
@@ -127,5 +132,15 @@ export function setupDto(fields: SetupFields, ids: SetupIds, aim: SetupAim): Set
       startedAt: ids.startedAt,
     },
     runId: ids.run,
+  };
+}
+
+function basketDto({ nominalGrams: nominal, isMarked }: SetupFields['basket']): NonNullable<SetupDto['basket']> {
+  if (!isMarked) return { name: 'Basket without a figure', nominalGrams: nominal, ...UNMARKED };
+  return {
+    name: `${nominal} g basket`,
+    nominalGrams: nominal,
+    minGrams: Math.max(4, nominal - BASKET_LESS_GRAMS),
+    maxGrams: Math.min(40, nominal + BASKET_MORE_GRAMS),
   };
 }

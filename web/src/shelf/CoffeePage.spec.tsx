@@ -34,7 +34,7 @@ describe('one coffee', () => {
   it('says what is wanted of it, what was learned, and where to start', async () => {
     open([bag], { learnedTaste, flavourGoal: 'fruit', bodyGoal: 'round', drunkAs: 'milk' });
     expect(await screen.findByText('sweet fruit, acidity in front; round; drunk with milk.')).toBeInTheDocument();
-    expect(screen.getByText(/At 1:2 in about 30 s it pours a bit bitter and full/)).toBeInTheDocument();
+    expect(screen.getByText(/At 1:2 in about 30 s it pours a bit bitter and round/)).toBeInTheDocument();
     expect(await screen.findByText('11.5')).toBeInTheDocument();
   });
 

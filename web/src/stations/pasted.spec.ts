@@ -19,7 +19,7 @@ describe('pasted lines', () => {
   it('say what is wrong with which of them', () => {
     const problems = readPasted('18 > 36 in 28 splendid\n180 > 36\nand with\n0:29 18 36').map(({ problem }) => problem);
     expect(problems).toEqual([
-      '“splendid”: “splendid” is not a word I know here',
+      '“splendid” is not a word I know here',
       '“180”: expected a dose of 1–60 g',
       'says nothing of a shot',
       null,

@@ -28,8 +28,12 @@ function readLine(raw: string, number: number): PastedLine {
   const hour = clock ? `${clock[1]!.padStart(2, '0')}:${clock[2]}` : (shot.hour ?? null);
   const first = problems[0];
   const isEmpty = Object.keys(shot).length === 0;
-  const problem = first ? `“${first.text}”: ${first.message}` : isEmpty ? 'says nothing of a shot' : null;
+  const problem = first ? pointedAt(first) : isEmpty ? 'says nothing of a shot' : null;
   return { number, text: raw.trim(), line: { ...shot, ...(hour === null ? {} : { hour }) }, hour, problem };
+}
+
+function pointedAt({ text, message }: { text: string; message: string }): string {
+  return message.includes(`“${text}”`) ? message : `“${text}”: ${message}`;
 }
 
 /** As it will be stored, hour first. */

@@ -1,19 +1,20 @@
 import { METHODS, type Method } from '@olvet/core';
 import { Link } from 'react-router';
 import { useListOwnMethodsQuery } from '../app/api';
-import { factsOf } from '../methods/schools';
+import { factsOf } from '../methods/methodWords';
 import { useTemperatureUnit } from '../parts/temperature';
 import styles from './MethodsTab.module.css';
 
-/** The schools side by side: what each holds still and aims at; the shop's own first. */
+/** The methods side by side: what each holds still and aims at; the shop's own first. */
 export function MethodsTab() {
   const { data: own } = useListOwnMethodsQuery({});
   const rows = own?.items ?? [];
   return (
     <>
       <p className="quiet">
-        Schools disagree: where the window lies, whether time is a target or an outcome, whether light roasts want finer
-        or longer. Choose one for a station; Olvet follows its order. Open one to read it, or to make your own of it.
+        Methods disagree: where the window lies, whether time is a target or an outcome, whether light roasts want finer
+        or more yield. Choose one for a station; Olvet follows its order. Open one to read it, or to make your own of
+        it.
       </p>
       <ul className={styles.methods}>
         {rows.map((row) => (

@@ -1,5 +1,5 @@
-import { isCurrency, LATEST_FIRST_HOUR } from '@olvet/core';
-import { App, Button, Form, Input, Segmented, Select } from 'antd';
+import { isCurrency, LATEST_FIRST_HOUR, MOST_CHECK_TIMES, USUAL_CHECK_TIMES } from '@olvet/core';
+import { App, Button, Checkbox, Form, Input, Segmented, Select } from 'antd';
 import { useGetShopQuery, usePutShopMutation, type ShopDto, type ShopView } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { Loading } from '../parts/Loading';
@@ -62,6 +62,20 @@ function ShopForm({ shop }: { shop: ShopView }) {
         </Form.Item>
         <Form.Item name="firstHour" label="A day begins at" extra="Shots before it belong to the evening before">
           <Select options={FIRST_HOURS} />
+        </Form.Item>
+        <Form.Item name="checkAtOpening" valuePropName="checked">
+          <Checkbox>A check shot is due when a station opens</Checkbox>
+        </Form.Item>
+        <Form.Item name="checkTimes" label="Check shots are due at" extra="By the shop’s clock, like 12:00">
+          <Select
+            mode="tags"
+            tokenSeparators={[',', ' ']}
+            maxCount={MOST_CHECK_TIMES}
+            options={USUAL_CHECK_TIMES.map((value) => ({ value }))}
+          />
+        </Form.Item>
+        <Form.Item name="checkAtNewBag" valuePropName="checked">
+          <Checkbox>A check shot is due after a new bag</Checkbox>
         </Form.Item>
         <Button type="primary" htmlType="submit" loading={isLoading}>
           Save

@@ -141,7 +141,7 @@ describe('fixing a cup that leans, instead of confirming it', () => {
   });
 });
 
-describe('a recipe outside the range that a school tolerates', () => {
+describe('a recipe outside the range that a method tolerates', () => {
   const liked = (count: number, timeSeconds: number, method = 'open-light') =>
     after(
       Array.from({ length: count }, () => ({ ...right, timeSeconds })),

@@ -149,7 +149,7 @@ export function isWorthFixing(problem: Problem, { sound }: Evidence, still: Choi
 }
 
 /**
- * Served each time, happily the last time or every time, or liked outside the range a school tolerates where time is an outcome: it takes
+ * Served each time, happily the last time or every time, or liked outside the range a method tolerates where time is an outcome: it takes
  * one more to call it.
  */
 function patienceOf(problem: Problem, sound: readonly Pour[]): number {

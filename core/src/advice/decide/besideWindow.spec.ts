@@ -127,7 +127,7 @@ describe('the time comes first all the same', () => {
   });
 
   it.each<[string, Partial<AdviceRequest>]>([
-    ['is held by the school', { method: 'one-lever' }],
+    ['is held by the method', { method: 'one-lever' }],
     ['cannot be set', { machine: { temperatureC: null } }],
     ['is at its end', { machine: { temperatureC: { min: 88, max: 93, step: 0.5 } } }],
   ])('where the temperature %s', (_, change) => {

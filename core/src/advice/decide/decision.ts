@@ -29,7 +29,7 @@ export interface Decision {
   chosen: Choice;
   /** Next best, of other levers first. */
   others: Choice[];
-  /** Moves whose turn has not come in the school's order, most promising first. */
+  /** Moves whose turn has not come in the method's order, most promising first. */
   passedOver: Choice[];
   here: Outlook;
   evidence: Evidence | null;

@@ -45,14 +45,14 @@ export function leversToTry(now: Situation): Plan {
   const grindFixes = method.bodyOrder.includes('grind') && leansOneWay(problem, evidence);
   const isBodyBelieved = bodyOff > 1 && balanceOff < 0.75 && !tastesUnbalanced(problem, evidence);
   const bodyAlone = (isBodyBelieved || tastesOffInBodyAlone(problem, evidence)) && !grindFixes;
-  const schooled = orderFor(method, lack);
-  const wanted = leversForTaste(schooled, bodyOff > balanceOff, bodyAlone).filter((lever) =>
-    isTurnOf(problem, evidence, lever, schooled.balanceOrder),
+  const ordered = orderFor(method, lack);
+  const wanted = leversForTaste(ordered, bodyOff > balanceOff, bodyAlone).filter((lever) =>
+    isTurnOf(problem, evidence, lever, ordered.balanceOrder),
   );
   const isBodyMost = bodyOff > balanceOff && bodyOff > LEANING;
   const isBodyOff = isBodyMost || bodyOff > 1 || !isWithin(problem, evidence.sound, 'body');
   const possible = isBodyOff ? wanted.filter(usable) : withoutBodyLevers(method, wanted.filter(usable));
-  // A school that begins with temperature means it: once, before anything else, where the cup is clearly sour.
+  // A method that begins with temperature means it: once, before anything else, where the cup is clearly sour.
   const isHeatFirst = possible[0] === 'temperature' && lack.balance < -2 && canHeat(problem, posterior, from);
   const levers: Lever[] = isHeatFirst ? ['temperature'] : possible;
   const blocked = wanted.find((lever) => !usable(lever)) ?? null;

@@ -55,13 +55,13 @@ const thin = [
 ];
 
 describe('in a long dial-in', () => {
-  it('what is going well goes on, though the school would turn another lever', () => {
+  it('what is going well goes on, though the method would turn another lever', () => {
     const advice = ask(bitter, 0.5);
     expect(changes(advice)).toEqual([['temperatureC', 91, 89]]);
     expect(codes(advice)).toContain('overruled');
   });
 
-  it('a dose that the school holds still fixes no cup', () => {
+  it('a dose that the method holds still fixes no cup', () => {
     const advice = ask(thin, 2);
     expect(changes(advice)).toEqual([['yieldGrams', 38, 36]]);
     expect(codes(advice)).not.toContain('overruled');
@@ -101,7 +101,7 @@ describe('in a long dial-in', () => {
     expect(changes(cooler)[0]![0]).toBe('grind');
   });
 
-  it('a dose that the school holds still brings a time back only late', () => {
+  it('a dose that the method holds still brings a time back only late', () => {
     const search = [poured({ grind: 16 }, 22, [-2, -0.5, 5, 4]), poured({ grind: 14 }, 26.2, [0, 0, 8, 9])];
     const short = [...search, poured({ grind: 14 }, 26.3, [0, 0, 8, 9])];
     expect(changes(ask(short, 0.5))).toEqual([['grind', 14, 13.5]]);
@@ -175,7 +175,7 @@ describe('against the craft', () => {
     }
   });
 
-  it('nothing that a school holds still is turned, but for the dose, in ratio, that brings a time back', () => {
+  it('nothing that a method holds still is turned, but for the dose, in ratio, that brings a time back', () => {
     for (const { problem, decision } of overruled) {
       const { lever, coupled } = decision.chosen.move;
       if (lever === null || !problem.method.locks.includes(lever)) continue;

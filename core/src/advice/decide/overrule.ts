@@ -11,7 +11,7 @@ import type { Evidence } from '../shots/evidence';
 import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';
 
-/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat, and what a school holds, wait for a long dial-in. */
+/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat, and what a method holds, wait for a long dial-in. */
 const HEARD_FROM_SHOTS = 3;
 /** What another way must save, in shots. */
 const MUST_SAVE_SHOTS = 0.3;
@@ -36,10 +36,10 @@ export interface Overruled {
 
 /**
  * The rules of the craft hold for coffees in general. Once some shots have told of this one, and another way is likelier the wanted cup and
- * saves more than the look-ahead's own noise, that way is taken, though a school would not turn that lever yet; the reasons say so.
+ * saves more than the look-ahead's own noise, that way is taken, though a method would not turn that lever yet; the reasons say so.
  *
  * What each lever is for stands: the time is brought back by grind, or by dose in ratio, and by water only where the grind cannot; body alone
- * is fixed by ratio or dose. What a school holds still stays so, but for the dose where the time is brought back late. No cup that is called
+ * is fixed by ratio or dose. What a method holds still stays so, but for the dose where the time is brought back late. No cup that is called
  * off is led further off, and nothing swings further than the craft lets it.
  *
  * @returns null where the craft stands

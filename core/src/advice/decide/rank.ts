@@ -8,7 +8,7 @@ import { isForTaste, type Plan } from './plan';
 import { byPromise, priced } from '../lookahead/price';
 import { isInTime } from '../shots/inTime';
 import type { Problem } from '../belief/problem';
-import { inSchoolOrder } from './schoolOrder';
+import { inMethodOrder } from './methodOrder';
 import { sensibleMoves } from './sensible';
 import type { Situation } from '../lookahead/situation';
 import { isBracketed, offBeyondWindow } from './swings';
@@ -29,7 +29,7 @@ export interface Ranking {
   standing: Priced;
   /** Best first. Standing still competes on the same terms, so "pull again" is chosen when it is worth most. */
   ranked: Priced[];
-  /** Sensible, too, but not yet their turn in the school's order; most promising first. */
+  /** Sensible, too, but not yet their turn in the method's order; most promising first. */
   passedOver: Choice[];
 }
 
@@ -49,7 +49,7 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
     (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
     (lever === 'grind' && offBeyondWindow(problem, evidence) !== null);
   const inTurn = isTasteMove
-    ? inSchoolOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
+    ? inMethodOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
     : sensible;
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
   const orderPrice = (lever: Lever | null): number =>
@@ -69,7 +69,7 @@ function areAllSpoilt({ sameSettings, sound }: Situation['evidence']): boolean {
 }
 
 /**
- * Cups tasted of shots that poured in time: what the school's order of taste moves is held by. Where a school begins with heat, the cup that
+ * Cups tasted of shots that poured in time: what the method's order of taste moves is held by. Where a method begins with heat, the cup that
  * was answered by it was none of the other levers'.
  */
 function cupsOfOrder(problem: Problem): number {

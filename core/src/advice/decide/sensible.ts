@@ -116,7 +116,7 @@ function menders(problem: Problem, evidence: Evidence, here: Outlook, candidates
     Math.sign(lack(scale)) * (lackOf(problem, outlook)[scale] - believed[scale]) <= 0;
   const lacking = TASTE_SCALES.filter((scale) => Math.abs(lack(scale)) > 1);
   const isBodyWorse = Math.abs(lack('body')) > Math.abs(lack('balance'));
-  // Where the grind is all a school turns it is the balance's lever: no cup called sour is made more so for its body.
+  // Where the grind is all a method turns it is the balance's lever: no cup called sour is made more so for its body.
   const isBalanceFirst = turnsGrindAlone(problem.method) && isCalledOff('balance');
   const worse = isBodyWorse && !isBalanceFirst ? 'body' : 'balance';
   // Heat is no lever for the body alone: what little it does there is no reason to lead the balance further off.

@@ -12,9 +12,9 @@ import { isSettled, wasMoved } from './tried';
 export const LEANING = 0.5;
 
 /**
- * A school that begins with temperature goes hotter, longer, then coarser, to open a coffee that is hard to extract, and takes more of it
+ * A method that begins with temperature goes hotter, to more yield, then coarser, to open a coffee that is hard to extract, and takes more of it
  * for the body that costs. A bitter cup is past that: it is answered from the end of the order, coarser first and cooler last. So is a heavy
- * one: longer first, and no coffee out.
+ * one: more yield first, and no coffee out.
  */
 export function orderFor(method: Method, { balance, body }: Record<TasteScale, number>): Method {
   const { balanceOrder, bodyOrder } = method;
@@ -26,7 +26,7 @@ export function orderFor(method: Method, { balance, body }: Record<TasteScale, n
   };
 }
 
-/** A school with one lever for everything. */
+/** A method with one lever for everything. */
 export function turnsGrindAlone({ balanceOrder, bodyOrder }: Method): boolean {
   return [...balanceOrder, ...bodyOrder].every((lever) => lever === 'grind');
 }
@@ -45,7 +45,7 @@ export function leversForTaste({ balanceOrder, bodyOrder }: Method, bodyFirst: b
   return [...new Set(bodyFirst ? [...bodyOrder, ...balanceOrder] : [...balanceOrder, ...bodyOrder])];
 }
 
-/** What a school turns for the body alone is left alone while the body is as wanted, if there is anything else. */
+/** What a method turns for the body alone is left alone while the body is as wanted, if there is anything else. */
 export function withoutBodyLevers({ balanceOrder }: Method, levers: Lever[]): Lever[] {
   const rest = levers.filter((lever) => balanceOrder.includes(lever));
   return rest.length > 0 ? rest : levers;
@@ -67,7 +67,7 @@ export function tastesOffInBodyAlone(problem: Problem, evidence: Evidence): bool
 }
 
 /**
- * Temperature waits: where a school puts it last it comes only once a lever before it was turned, and then at a price
+ * Temperature waits: where a method puts it last it comes only once a lever before it was turned, and then at a price
  * (`isEarly`), or not yet where the cup was called balanced; where it comes first, it is moved once.
  */
 export function isTurnOf(problem: Problem, evidence: Evidence, lever: Lever, balanceOrder: readonly Lever[]): boolean {

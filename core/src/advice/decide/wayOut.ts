@@ -32,7 +32,7 @@ export interface WayOut {
   torn: 'by noise' | 'by two cups' | null;
 }
 
-/** The plan and its moves; another one where its levers fix no cup: in a school with one lever, or after a shot that ran out of the window. */
+/** The plan and its moves; another one where its levers fix no cup: in a method with one lever, or after a shot that ran out of the window. */
 export function wayOut(input: WayOutInput): WayOut {
   const { problem, evidence, mixture, still, planned, open } = input;
   const first: WayOut = { plan: planned, candidates: open(planned), torn: null };

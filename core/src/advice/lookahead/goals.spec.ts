@@ -35,7 +35,7 @@ describe('where one could end', () => {
     expect(goalsWith(['grind', 'yield']).every(({ settings }) => settings.doseGrams === 18)).toBe(true);
   });
 
-  it('leaves what a school holds still', () => {
+  it('leaves what a method holds still', () => {
     const dosed = goalsWith(['dose'], 'one-lever').filter(({ settings }) => settings.doseGrams !== 18);
     expect(dosed.filter(isInRatio).length).toBeGreaterThan(0);
     expect(dosed.every(({ settings }) => settings.temperatureC === 93)).toBe(true);

@@ -22,7 +22,7 @@ export function byPromise(choices: readonly Choice[]): Choice[] {
  * What each of these as the next shot would cost, in shots, by what it is paid for: copies, in the order given.
  *
  * @param candidates every move that could be made next: where one could end is looked for among them
- * @param orderPrice price of a lever's place in its school's order, shots
+ * @param orderPrice price of a lever's place in its method's order, shots
  */
 export function priced(
   { problem, mixture, particles, still }: Situation,

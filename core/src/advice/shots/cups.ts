@@ -142,7 +142,7 @@ function isOneOfTwoOdd(problem: Problem, pours: readonly Pour[], scale: TasteSca
 
 /**
  * Confirmed: two or more cups read right, the newest among them and one to serve, if it was marked. One odd cup in three between them was
- * noise. It takes a third where the acidity of a light roast was called sour, or outside the range that a school tolerates.
+ * noise. It takes a third where the acidity of a light roast was called sour, or outside the range that a method tolerates.
  */
 export function hasStoodTwice(problem: Problem, sound: readonly Pour[]): boolean {
   const newest = sound.at(-1);

@@ -7,7 +7,7 @@ const ALIKE_SECONDS = 2;
 /** Settings believed in the window less than this are doubted: time comes first. */
 export const WINDOW_DOUBT = 0.45;
 
-/** From so many shots on a dial-in is long: what was seen of this coffee counts for more than what a school holds of all coffees. */
+/** From so many shots on a dial-in is long: what was seen of this coffee counts for more than what a method holds of all coffees. */
 const LONG_DIAL_IN_SHOTS = 4;
 
 /** Measured in the window, give or take what a barista still calls in it. */

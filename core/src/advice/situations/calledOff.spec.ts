@@ -9,7 +9,7 @@ type Taste = NonNullable<AdviceRequest['shots'][number]['taste']>;
 const known = { ...grinder, logTimePerUnit: { mean: 0.09, sd: 0.02, shots: 30 } };
 const GRINDERS = [grinder, known];
 
-/** The answer to cups from the middle of a school's window: the last at 14, one more before it at a coarser 16, fast and sour. */
+/** The answer to cups from the middle of a method's window: the last at 14, one more before it at a coarser 16, fast and sour. */
 function afterCups(method: string, cups: Taste[], gear = grinder, isMoved = false): Advice {
   const { start, windowSeconds, temperatureC, timer } = findMethod(method)!;
   const { doseGrams } = start;

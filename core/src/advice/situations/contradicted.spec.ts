@@ -71,7 +71,7 @@ const CONTRADICTED: Situation[] = [
     expect: does('repeat'),
   },
   {
-    name: 'the same in a school that turns the grind alone: no reason to turn what it holds still',
+    name: 'the same in a method that turns the grind alone: no reason to turn what it holds still',
     ask: {
       ...walk,
       method: 'one-lever',

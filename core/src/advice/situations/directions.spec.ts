@@ -7,7 +7,7 @@ const TIMES = [1, 3];
 
 type Poured = [grind: number, seconds: number, cup: Cup];
 
-/** The answer to these shots, poured with a school's own recipe. */
+/** The answer to these shots, poured with a method's own recipe. */
 function afterAll(method: Method, roast: Roast, poured: Poured[]): Advice {
   const { doseGrams, ratio } = method.start;
   const yieldGrams = Math.round(doseGrams * ratio);

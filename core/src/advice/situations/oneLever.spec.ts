@@ -4,8 +4,8 @@ import { coarser, does, finer, grinder, judge, longer, tasting, variables, type 
 
 type Shot = AdviceRequest['shots'][number];
 
-/** A school that turns the grind alone, with its own recipe, clock and basket. */
-function school(method: string, change: Partial<AdviceRequest> = {}): Partial<AdviceRequest> {
+/** A method that turns the grind alone, with its own recipe, clock and basket. */
+function byMethod(method: string, change: Partial<AdviceRequest> = {}): Partial<AdviceRequest> {
   const { start, windowSeconds, timer } = findMethod(method)!;
   const { doseGrams } = start;
   const yieldGrams = Math.round(doseGrams * start.ratio);
@@ -32,7 +32,7 @@ const lever = (grind: number, timeSeconds: number, taste: Shot['taste'], more: S
 const SITUATIONS: Situation[] = [
   {
     name: 'the grinder at its finest, just in time and sour: never coarser, but longer or a little more coffee in ratio',
-    ask: school('one-lever', {
+    ask: byMethod('one-lever', {
       grinder: atItsFinest,
       shots: [poured('one-lever', 14, 25, tasting(-1, -0.5, { overall: 6 }))],
     }),
@@ -40,7 +40,7 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'the grinder at its finest and fast: more coffee, yield in ratio',
-    ask: school('one-lever', {
+    ask: byMethod('one-lever', {
       grinder: atItsFinest,
       shots: [14, 14].map((grind) => poured('one-lever', grind, 21, tasting(-1, -1))),
     }),
@@ -48,7 +48,7 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'liked three times and right each time: the card is written',
-    ask: school('hand-lever', {
+    ask: byMethod('hand-lever', {
       shots: [
         lever(14, 35.3, tasting(-0.5, 0, { sweetness: 7, overall: 8 })),
         lever(14, 33.6, tasting(0.5, -1, { sweetness: 7.5, overall: 8.5 })),
@@ -59,7 +59,7 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'right and liked four times after the ratio had to help out: the card, not one more tenth',
-    ask: school('one-lever', {
+    ask: byMethod('one-lever', {
       grinder: { ...grinder, min: 9.5 },
       start: { grind: 12 },
       shots: [
@@ -85,7 +85,7 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'liked, right, and a breath short of the window where finer was bitter: not led out of it for the last tenth',
-    ask: school('hand-lever', {
+    ask: byMethod('hand-lever', {
       shots: [
         lever(12.5, 20.6, tasting(-1, -0.5, { overall: 6.5 })),
         lever(7.5, 45.1, tasting(3, 0.5, { dryness: 1, overall: 6 })),
@@ -97,12 +97,12 @@ const SITUATIONS: Situation[] = [
   },
   {
     name: 'bitter and heavy in the window: a notch coarser, not less coffee',
-    ask: school('small-classic', { shots: [poured('small-classic', 14, 25, tasting(1.5, 1.5))] }),
+    ask: byMethod('small-classic', { shots: [poured('small-classic', 14, 25, tasting(1.5, 1.5))] }),
     expect: coarser,
   },
   {
     name: 'sour and thin in the window: a notch finer',
-    ask: school('small-classic', { shots: [poured('small-classic', 14, 23, tasting(-1.5, -1.5))] }),
+    ask: byMethod('small-classic', { shots: [poured('small-classic', 14, 23, tasting(-1.5, -1.5))] }),
     expect: finer,
   },
   ...(
@@ -129,7 +129,7 @@ const SITUATIONS: Situation[] = [
     ] as const
   ).map(([method, before, seconds, balance, body, name, expected]) => ({
     name,
-    ask: school(method, {
+    ask: byMethod(method, {
       shots: [
         poured(method, balance > 0 ? 13 : 15, before, tasting(balance, 0.75 * body, { overall: 6 })),
         poured(method, 14, seconds, tasting(balance, body, { overall: 5.5 })),
@@ -139,12 +139,12 @@ const SITUATIONS: Situation[] = [
   })),
   {
     name: 'right at the first shot of a strange grinder: once more before the card',
-    ask: school('one-lever', { shots: [poured('one-lever', 14, 28.5, tasting(0, 0, { sweetness: 8, overall: 9 }))] }),
+    ask: byMethod('one-lever', { shots: [poured('one-lever', 14, 28.5, tasting(0, 0, { sweetness: 8, overall: 9 }))] }),
     expect: does('repeat'),
   },
 ];
 
-describe('where a school turns the grind alone a barista of ten years would', () => {
+describe('where a method turns the grind alone a barista of ten years would', () => {
   it.each(SITUATIONS.map((situation) => [situation.name, situation] as const))('%s', (_, situation) => {
     const [said, isGood] = judge(situation);
     expect([said, isGood]).toEqual([said, true]);

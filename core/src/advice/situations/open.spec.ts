@@ -170,7 +170,7 @@ const SITUATIONS: Situation[] = [
     expect: (a) => a.action === 'change' && variables(a) !== 'grind' && !cooler(a),
   },
   {
-    name: 'a light roast, bitter and harsh in the open: coarser and faster, as the school has it',
+    name: 'a light roast, bitter and harsh in the open: coarser and faster, as the method has it',
     ask: { ...open, shots: [inTheOpen(37, tasting(1, 0.5, { dryness: 2 }))] },
     expect: coarser,
   },

@@ -65,7 +65,7 @@ describe('an alternative that reads better', () => {
     expect(said(finer(13, FREE), [offered(finer(12.5, { ...FREE, toGo: 3.01 }))])).toEqual([]);
   });
 
-  it('waits for its turn where the school turns another lever first, whatever else reads better', () => {
+  it('waits for its turn where the method turns another lever first, whatever else reads better', () => {
     const yielded = hotter();
     const others = [offered(finer(12, { ...FREE, toGo: 4 })), offered(yielded)];
     expect(said(finer(13, FREE), others, [yielded])).toEqual([
@@ -97,7 +97,7 @@ describe('an alternative that reads better', () => {
       ),
     );
     const explained = reading.filter(({ why }) =>
-      why.some(({ code }) => code === 'school-order' || code === 'reads-better'),
+      why.some(({ code }) => code === 'method-order' || code === 'reads-better'),
     );
     expect(reading.length).toBeGreaterThan(10);
     expect(explained.length / reading.length).toBeGreaterThan(0.9);

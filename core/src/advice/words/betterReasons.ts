@@ -33,7 +33,7 @@ export function betterReasons(
   const promise = `as wanted ${oddsInWords(other.expect.asWanted)} instead of ${odds}`;
   if (early) {
     const text = `The ${early.choice.move.lever} promises more, ${promise}, but ${problem.method.name} turns the ${lever} first.`;
-    return [{ code: 'school-order', text }];
+    return [{ code: 'method-order', text }];
   }
   const but = priceInWords(problem, chosen, other.choice) ?? (action === 'repeat' ? ruleInWords(problem, last) : null);
   if (but === null) return [];

@@ -215,7 +215,7 @@ describe('reasons', () => {
     expect([advice.action, textOf(advice, 'limit')]).toEqual(['repeat', undefined]);
   });
 
-  it('say why a school that turns the grind alone reaches for the yield', () => {
+  it('say why a method that turns the grind alone reaches for the yield', () => {
     const bitter = everydayShot({ grind: 13.5, timeSeconds: 25.2, taste: { balance: 1.5, body: 0 } });
     const shots = [everydayShot({ timeSeconds: 20, taste: { balance: 0, body: 0 } }), bitter];
     const advice = ask({ method: 'one-lever', coffee: { roast: 'dark' }, shots });
@@ -310,10 +310,10 @@ describe('reasons', () => {
       ]);
     });
 
-    it('do not pass a temperature somebody named off as the school’s', () => {
+    it('do not pass a temperature somebody named off as the method’s', () => {
       const told = (roast: 'light' | 'medium', temperatureC: number | null) =>
         start({ coffee: { roast }, target: { ...everydayRequest().target, temperatureC } })[0]!.text;
-      expect(told('light', 90)).toMatch(/ 90 °C as asked for; this school begins a light roast at 94 °C\.$/);
+      expect(told('light', 90)).toMatch(/ 90 °C as asked for; this method begins a light roast at 94 °C\.$/);
       expect(told('light', null)).toMatch(/ 94 °C suits a light roast here\.$/);
       expect(told('medium', 92.5)).toMatch(/ 92\.5 °C suits a medium roast here\.$/);
     });

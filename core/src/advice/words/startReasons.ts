@@ -9,7 +9,7 @@ const FROM = {
   recipes: 'what the recipes kept on this grinder come to for this shot',
   'last-shots': 'where this coffee’s last shots point',
 };
-/** A temperature no further than this from the school's own is the school's, °C. */
+/** A temperature no further than this from the method's own is the method's, °C. */
 const HEAT_ALIKE = 0.5;
 
 /** What is known before the first shot: the recipe, the coffee, where the grind stands, and how little that is. */
@@ -44,14 +44,14 @@ export function startReasons(problem: Problem, settings: Settings, expect: Expec
   ];
 }
 
-/** A temperature that somebody named is not passed off as the school's. */
+/** A temperature that somebody named is not passed off as the method's. */
 function heatInWords({ request, start, method }: Problem): string {
   if (start.temperatureC === null) return '';
   const { roast } = request.coffee;
   const usual = method.temperatureC[roast];
   const isNamed = request.target.temperatureC != null && Math.abs(request.target.temperatureC - usual) > HEAT_ALIKE;
   return isNamed
-    ? ` ${plainNumber(start.temperatureC)} °C as asked for; this school begins a ${roast} roast at ${plainNumber(usual)} °C.`
+    ? ` ${plainNumber(start.temperatureC)} °C as asked for; this method begins a ${roast} roast at ${plainNumber(usual)} °C.`
     : ` ${plainNumber(start.temperatureC)} °C suits a ${roast} roast here.`;
 }
 

@@ -2,7 +2,7 @@ import type { Lever } from '../../method/Method';
 import { answer, type Advice, type AdviceRequest } from '../..';
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { wasTriedForTaste } from './tried';
-import { inSchoolOrder } from './schoolOrder';
+import { inMethodOrder } from './methodOrder';
 import { oddsInWords } from '../words/words';
 
 const WALK: Lever[] = ['grind', 'yield', 'temperature'];
@@ -15,12 +15,12 @@ function left(moves: Told[], levers = WALK, shots: AdviceRequest['shots'] = [eve
     move: { lever },
     outlook: { distance, windowShare },
   }));
-  return inSchoolOrder(shots.length, (lever) => wasTriedForTaste(problem, lever), 2, choices, levers).map(
+  return inMethodOrder(shots.length, (lever) => wasTriedForTaste(problem, lever), 2, choices, levers).map(
     ({ move, outlook }) => `${move.lever} ${outlook.distance}`,
   );
 }
 
-describe('the order of a school', () => {
+describe('the order of a method', () => {
   it('is kept where the first lever does nearly as much as any other, more so after the second cup, and no longer after the third', () => {
     const others: Told[] = [
       ['yield', 0.4],
@@ -181,7 +181,7 @@ describe('a cup off in its balance, from the middle of the window', () => {
     const walk = { target: { ...target, timeSeconds: { min: 27, max: 33 } } };
     const ask = (taste: { balance: number; body: number }): Advice =>
       answer(everydayRequest({ ...walk, shots: [everydayShot({ timeSeconds: 31, taste })] })) as Advice;
-    const whyOf = ({ why }: Advice): string | undefined => why.find(({ code }) => code === 'school-order')?.text;
+    const whyOf = ({ why }: Advice): string | undefined => why.find(({ code }) => code === 'method-order')?.text;
     const bitter = ask({ balance: 1.5, body: 0 });
     expect(bitter.changed.map(({ variable }) => variable)).toEqual(['grind']);
     const shorter = bitter.alternatives.find(({ changed }) => changed[0]?.variable === 'yieldGrams')!;

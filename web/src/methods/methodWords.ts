@@ -12,47 +12,47 @@ export const LEVER_WORDS: Record<Lever, string> = {
 
 /** What each lever does, for the reader of a method. */
 export const LEVER_EFFECTS: Record<Lever, string> = {
-  grind: 'Finer pours longer and moves from sour towards bitter. Purge after every change.',
+  grind: 'Finer pours slower and moves from sour towards bitter. Purge after every change.',
   yield: 'Longer moves from sour towards bitter and gets thinner. The largest single lever; the grind stays.',
-  dose: 'More coffee pours longer and heavier. Half a gram is a lot, and the basket has a maximum.',
+  dose: 'More coffee pours slower and heavier. Half a gram is a lot, and the basket has a maximum.',
   temperature: 'Hotter moves from sour towards bitter, the time hardly changes. One degree is noticeable.',
 };
 
 /** Where practised people disagree, and what Olvet assumes. */
-export const DISAGREEMENTS: { question: string; schools: string; assumed: string }[] = [
+export const DISAGREEMENTS: { question: string; methods: string; assumed: string }[] = [
   {
     question: 'Where does the window lie?',
-    schools: '20–30 s, 25–32 s, 30–35 s: every house has its own.',
+    methods: '20–30 s, 25–32 s, 30–35 s: every house has its own.',
     assumed: 'The method’s own window, and yours once you edit it. What counts is that it stays the same.',
   },
   {
     question: 'When does the clock start?',
-    schools: 'With the pump, with the first drip, or with the first water on the puck.',
-    assumed: 'The method says; a machine whose first drip was measured lets shots of both schools be compared.',
+    methods: 'With the pump, with the first drip, or with the first water on the puck.',
+    assumed: 'The method says; a machine whose first drip was measured lets shots of both timer starts be compared.',
   },
   {
     question: 'Is time a target or an outcome?',
-    schools: 'Some bring the time in first and taste then; some taste only and let the time fall where it will.',
+    methods: 'Some bring the time in first and taste then; some taste only and let the time fall where it will.',
     assumed: 'A target, except where a method says otherwise: with light roasts it is an outcome.',
   },
   {
-    question: 'Light roasts: finer, or longer and coarser?',
-    schools: 'Finer gives more contact; coarser with a longer ratio channels less.',
-    assumed: 'Hotter once, then longer, then coarser. The others stay open to you as alternatives.',
+    question: 'Light roasts: finer, or more yield and coarser?',
+    methods: 'Finer gives more contact; coarser with more yield channels less.',
+    assumed: 'Hotter once, then more yield, then coarser. The others stay open to you as alternatives.',
   },
   {
     question: 'Temperature first or last?',
-    schools: 'Last, because it is slow to settle; or first, because light roasts need it.',
+    methods: 'Last, because it is slow to settle; or first, because light roasts need it.',
     assumed: 'Last, but first and once with light roasts.',
   },
   {
     question: 'How hard to tamp?',
-    schools: 'A fixed force, or until it stops.',
+    methods: 'A fixed force, or until it stops.',
     assumed: 'Either: constancy is what counts. A level tamp, a straight wrist.',
   },
   {
     question: 'Does crema mean quality?',
-    schools: 'Many guests think so.',
+    methods: 'Many guests think so.',
     assumed: 'No. It tells freshness, roast and species as much.',
   },
 ];
