@@ -56,8 +56,8 @@ export function inShorthand(shot: PulledShot): string {
   const { balance, body } = shot.taste;
   const strength = (size: number): string => (size >= 2 ? 'very ' : size <= 0.5 ? 'bit ' : '');
   const words = [
-    balance === 0 ? 'even' : `${strength(Math.abs(balance))}${balance < 0 ? 'sour' : 'bitter'}`,
-    body === 0 ? 'full' : `${strength(Math.abs(body))}${body < 0 ? 'thin' : 'heavy'}`,
+    balance === 0 ? 'balanced' : `${strength(Math.abs(balance))}${balance < 0 ? 'sour' : 'bitter'}`,
+    body === 0 ? 'round' : `${strength(Math.abs(body))}${body < 0 ? 'thin' : 'heavy'}`,
   ];
   return `${shot.doseGrams} > ${shot.yieldGrams} in ${shot.pumpOnSeconds} ${words.join(' ')}`;
 }
@@ -72,7 +72,7 @@ export async function writeShot(page: Page, line: string): Promise<void> {
   const before = await shotCount(page);
   const input = page.getByLabel('Shot in one line');
   await input.fill(line);
-  await expect(page.getByText(/^Understood: /)).toBeVisible();
+  await expect(page.locator('#shot-line-echo')).toContainText(/\d s/);
   await input.press('Enter');
   await expect(page.getByRole('button', { name: /^Shot \d/ })).toHaveCount(before + 1);
 }

@@ -140,9 +140,9 @@ test('a mistyped shot is corrected in plain sight, and the advice follows', asyn
   await page.getByRole('button', { name: 'Save correction' }).click();
   await expect(page.getByText(/^Coarser, 15 → /).first()).toBeVisible();
   await page.getByRole('button', { name: /Shot 1.*corrected/ }).click();
-  await expect(page.getByText('18 > 36 in 12 at grind 15')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it out' }).click();
-  await page.getByRole('dialog', { name: 'Take this shot out?' }).getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText(/18 g → 36 g · 12 s · grind 15/)).toBeVisible();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Remove this shot?' }).getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('Start at 15.')).toBeVisible();
 });
 
@@ -154,7 +154,7 @@ test('an earlier cup is tasted again, with a mark and a decimal comma', async ({
   const drawer = page.getByRole('dialog', { name: 'Shot 1' });
   const pad = drawer.getByRole('application', { name: /Taste of shot 1: very sour/ });
   await pad.click();
-  await expect(drawer.getByRole('application', { name: /Taste of shot 1: even/ })).toBeVisible();
+  await expect(drawer.getByRole('application', { name: /Taste of shot 1: balanced/ })).toBeVisible();
   const mark = drawer.getByLabel('The whole cup');
   await mark.pressSequentially('8,5');
   await mark.press('Enter');
@@ -221,6 +221,7 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
   await page.getByRole('button', { name: 'cold group: that was it' }).click();
   await expect(page.getByText('The group had not settled.')).toBeVisible();
   await expect(page.getByRole('cell', { name: 'cold group' })).toBeVisible();
+  await page.getByRole('button', { name: 'More words' }).click();
   await page.getByRole('group', { name: 'Against shot 3' }).getByRole('button', { name: 'worse' }).click();
   await expect(page.getByRole('cell', { name: 'worse' })).toBeVisible();
   await page.reload();

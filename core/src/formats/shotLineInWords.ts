@@ -57,7 +57,7 @@ export function shotLineInWords(line: ShotLine, show: (value: number) => string 
 }
 
 function cupInWords({ cupGrams, yieldGrams, yieldMl }: ShotLine, show: (value: number) => string): string {
-  if (cupGrams?.length === 2) return `${cupGrams.map(show).join(' + ')} g`;
+  if (cupGrams?.length === 2) return `${cupGrams.map((grams) => show(grams)).join(' + ')} g`;
   if (cupGrams) return `${show(yieldGrams!)} g, one cup of ${show(cupGrams[0]!)} g weighed`;
   if (yieldMl !== undefined) return `${show(yieldMl)} ml in the glass`;
   return yieldGrams === undefined ? '' : `${show(yieldGrams)} g`;
