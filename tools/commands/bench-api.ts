@@ -24,11 +24,13 @@ export function run(): Promise<void> {
     await withDemoServer('bench', async ({ url, databaseUrl }) => {
       say(`Filling the shop up to ${SHOTS} shots …`);
       const { runId } = await fill(databaseUrl);
+      const stationId = await fillToday(databaseUrl);
       const rows: Measured[] = [];
       const measure = async (what: string, path: string, limit: number): Promise<void> => {
         rows.push({ what, ...(await timeRequests(url + path)), limit, unit: 'ms' });
       };
       await measure('station board', '/api/board', 30);
+      await measure('station day, 200 shots', `/api/stations/${stationId}/day`, 60);
       await measure('run sheet', `/api/runs/${runId}/sheet`, 30);
       await measure('card list', '/api/cards?pageSize=20', 30);
       await measure('dial-in list', '/api/runs?pageSize=20', 30);
@@ -43,6 +45,27 @@ export function run(): Promise<void> {
       if (rows.some(({ p95, limit }) => p95 > limit)) process.exitCode = 1;
     });
   });
+}
+
+/** A busy day at every station of the demo: 200 shots of service since it began. */
+async function fillToday(databaseUrl: string): Promise<string> {
+  const client = new pg.Client({ connectionString: databaseUrl });
+  await client.connect();
+  try {
+    await client.query(
+      `INSERT INTO shots ("shopId","id","kind","stationId","coffeeId","cardVersionId","pulledAt","grind","doseGrams","yieldGrams","planned","timeSeconds","timer")
+       SELECT s."shopId", gen_random_uuid(), 'service', s."id", s."coffeeId",
+              (SELECT v."id" FROM cards c JOIN card_versions v ON v."cardId" = c."id"
+               WHERE c."stationId" = s."id" ORDER BY v."createdAt" DESC LIMIT 1),
+              now() - (n || ' seconds')::interval, s."grind", 18, 36, '{"doseGrams":18,"yieldGrams":36}', 25 + random() * 8, 'pump-on'
+       FROM stations s, generate_series(1, 200) n`,
+    );
+    await client.query('ANALYZE shots');
+    const { rows } = await client.query<{ id: string }>('SELECT "id" FROM stations ORDER BY "position" LIMIT 1');
+    return rows[0]!.id;
+  } finally {
+    await client.end();
+  }
 }
 
 /** Asked as a new dial-in of the filled grinder would ask. */

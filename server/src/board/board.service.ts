@@ -12,7 +12,7 @@ import {
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
-import { ShopService } from '../shop/shop.service';
+import { hoursOf, ShopService } from '../shop/shop.service';
 import { shown } from '../database/owned.model';
 import { Station } from '../stations/station.entity';
 import type { BoardCardView, BoardShotView, BoardStationView, BoardView } from './board.dto';
@@ -31,7 +31,6 @@ interface NamesRow {
   roastedOn: string | null;
   bagOpenedAt: Date | null;
   checkedAt: Date | null;
-  lastVersionId: string | null;
   beforeCoffeeId: string | null;
   beforeCoffeeName: string | null;
   openRunId: string | null;
@@ -48,6 +47,8 @@ interface ShotRow extends BoardShotView {
 }
 
 const SHOTS_SHOWN = 12;
+/** More than anybody chooses among with a wet finger. */
+const CARDS_SHOWN = 6;
 
 /** How every station stands, in a few indexed queries however long the history is. */
 @Injectable()
@@ -60,11 +61,11 @@ export class BoardService {
 
   async read(shopId: string): Promise<BoardView> {
     const now = this.clock.now();
-    const hours = await this.shops.hours(shopId);
+    const shop = await this.shops.get(shopId);
+    const hours = hoursOf(shop);
     const dayStart = shopDayStart(now, hours);
     const today = shopDay(now, hours);
-    const [rule, stations, names, cards, shots, used] = await Promise.all([
-      this.shops.checkRule(shopId),
+    const [stations, names, cards, shots, used] = await Promise.all([
       Station.findAll({
         where: { shopId, retiredAt: null },
         order: [
@@ -84,11 +85,11 @@ export class BoardService {
         // Put up between the queries: it stands on the board at the next look.
         if (!row) return [];
         const own = shots.filter((shot) => shot.stationId === station.id);
-        const check = dueCheck(rule, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
+        const check = dueCheck(shop, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
         return {
           ...describe(station, row, own, { dayStart, today }),
           check: shown(check),
-          cards: cardsOf(station, row, cards),
+          cards: cards.flatMap(({ stationId, ...card }) => (stationId === station.id ? [card] : [])),
         };
       }),
       ...used,
@@ -101,7 +102,6 @@ export class BoardService {
               g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope",
               m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", bag."openedAt" AS "bagOpenedAt",
               run."id" AS "openRunId", card."id" AS "cardId", checked."pulledAt" AS "checkedAt",
-              poured."cardVersionId" AS "lastVersionId",
               before."id" AS "beforeCoffeeId", before."name" AS "beforeCoffeeName"
        FROM stations s
        JOIN coffees c ON c."shopId" = s."shopId" AND c."id" = s."coffeeId"
@@ -117,8 +117,6 @@ export class BoardService {
        LEFT JOIN LATERAL (SELECT "pulledAt" FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id"
                           AND "pulledAt" >= :dayStart AND "kind" <> 'service' AND "removedAt" IS NULL
                           ORDER BY "pulledAt" DESC LIMIT 1) checked ON true
-       LEFT JOIN LATERAL (SELECT "cardVersionId" FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id"
-                          AND "cardVersionId" IS NOT NULL ORDER BY "pulledAt" DESC LIMIT 1) poured ON true
        LEFT JOIN LATERAL (SELECT other."id", other."name" FROM coffee_changes ch
                           JOIN coffees other ON other."shopId" = ch."shopId" AND other."id" = ch."fromCoffeeId"
                           WHERE ch."shopId" = s."shopId" AND ch."stationId" = s."id" AND other."id" <> s."coffeeId"
@@ -129,17 +127,25 @@ export class BoardService {
     );
   }
 
-  /** The cards of what stands at each station, each in its newest version, the one changed last first. */
+  /** The cards of what stands at each station, each in its newest version: the one last poured by, then those changed last. */
   private cards(shopId: string): Promise<CardRow[]> {
     return this.sequelize.query<CardRow>(
       `SELECT s."id" AS "stationId", c."id" AS "cardId", c."name", c."purpose", v."id" AS "versionId", v."version",
               v."recipe", v."found"
        FROM stations s
-       JOIN cards c ON c."shopId" = s."shopId" AND c."coffeeId" = s."coffeeId" AND c."stationId" = s."id"
-         AND c."retiredAt" IS NULL
+       LEFT JOIN LATERAL (
+         SELECT v."cardId" FROM shots x
+         JOIN card_versions v ON v."shopId" = x."shopId" AND v."id" = x."cardVersionId"
+         WHERE x."shopId" = s."shopId" AND x."stationId" = s."id" AND x."cardVersionId" IS NOT NULL
+         ORDER BY x."pulledAt" DESC LIMIT 1) poured ON true
+       CROSS JOIN LATERAL (
+         SELECT * FROM cards WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId" AND "stationId" = s."id"
+           AND "retiredAt" IS NULL
+         ORDER BY ("id" IS NOT DISTINCT FROM poured."cardId") DESC, "updatedAt" DESC LIMIT ${CARDS_SHOWN}) c
        CROSS JOIN LATERAL (SELECT * FROM card_versions WHERE "shopId" = s."shopId" AND "cardId" = c."id"
                            ORDER BY "version" DESC LIMIT 1) v
-       WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL ORDER BY c."updatedAt" DESC`,
+       WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL
+       ORDER BY (c."id" IS NOT DISTINCT FROM poured."cardId") DESC, c."updatedAt" DESC`,
       { replacements: { shopId }, type: QueryTypes.SELECT },
     );
   }
@@ -223,12 +229,4 @@ function describe(
       timeSeconds: seconds,
     })),
   };
-}
-
-/** The card last poured by comes first, also where it has a newer version since. */
-function cardsOf(station: Station, { lastVersionId, ...names }: NamesRow, cards: CardRow[]): BoardCardView[] {
-  const own = cards.filter(({ stationId }) => stationId === station.id);
-  const last =
-    own.find(({ versionId }) => versionId === lastVersionId) ?? own.find(({ cardId }) => cardId === names.cardId);
-  return [...(last ? [last] : []), ...own.filter((card) => card !== last)].map(({ stationId: _, ...card }) => card);
 }

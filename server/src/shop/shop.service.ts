@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { CheckRule, ShopHours } from '@olvet/core';
+import type { ShopHours } from '@olvet/core';
 import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { v7 } from 'uuid';
@@ -26,14 +26,7 @@ export class ShopService {
 
   /** When this shop's day is. */
   async hours(shopId: string, transaction?: Transaction): Promise<ShopHours> {
-    const { timeZone, firstHour } = await this.get(shopId, transaction);
-    return { timeZone, firstHour };
-  }
-
-  /** When its stations are to be checked. */
-  async checkRule(shopId: string): Promise<CheckRule> {
-    const { checkAtOpening, checkTimes, checkAtNewBag } = await this.get(shopId);
-    return { checkAtOpening, checkTimes, checkAtNewBag };
+    return hoursOf(await this.get(shopId, transaction));
   }
 
   async put(shopId: string, dto: ShopDto): Promise<Shown<Shop>> {
@@ -50,6 +43,10 @@ export class ShopService {
       return shop ?? Shop.create({ id: v7(), name: 'My bar' }, { transaction });
     });
   }
+}
+
+export function hoursOf({ timeZone, firstHour }: ShopHours): ShopHours {
+  return { timeZone, firstHour };
 }
 
 /** What is left out, or null, stays as it is. */
