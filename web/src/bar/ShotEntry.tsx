@@ -66,7 +66,11 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
       <div className={styles.by}>
         {cards.length === 0 && <span className="quiet">No card yet: against what the station aims at.</span>}
         {cards.map((each) => (
-          <ToggleChip key={each.cardId} chosen={each.cardId === cardId} onToggle={() => chooseCard(each.cardId)}>
+          <ToggleChip
+            key={each.cardId}
+            chosen={each.cardId === cardId}
+            onToggle={(on) => chooseCard(on ? each.cardId : undefined)}
+          >
             {each.name}, version {each.version}
           </ToggleChip>
         ))}

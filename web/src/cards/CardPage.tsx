@@ -23,8 +23,8 @@ export function CardPage() {
   }
   const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
   const figures: [string, string, string][] = [
-    ['in', plainNumber(recipe.doseGrams, 1), 'g'],
-    ['out', plainNumber(recipe.yieldGrams, 1), 'g'],
+    ['dose', plainNumber(recipe.doseGrams, 1), 'g'],
+    ['yield', plainNumber(recipe.yieldGrams, 1), 'g'],
     ['time', `${recipe.timeSeconds.min}–${recipe.timeSeconds.max}`, 's'],
     ['grind', plainNumber(recipe.grind), ''],
   ];

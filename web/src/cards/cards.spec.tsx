@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { fakeHouse, pageOf, Refusal, renderPage } from '../../testing/house';
 import { recipeDto } from '../../testing/sheet.fixture';
 import { CardPage } from './CardPage';
@@ -34,6 +34,22 @@ describe('the cards', () => {
     expect(row).toHaveTextContent('version 2');
     fireEvent.click(row);
     expect(await screen.findByText('gone to /cards/card')).toBeInTheDocument();
+  });
+
+  it('say what time the recipe was found at, and let a person move it', async () => {
+    const found = { seconds: 29.6, sd: 1.25, shots: 14 };
+    const latest = { ...version(2), found };
+    const { written } = fakeHouse({ '/api/cards/card': { ...card, latest, versions: [latest, version(1)] } });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    expect(await screen.findByText(/Found at 29.6 s, single shots ±1.3 s \(14 shots\)/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Move it' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Make it a new version' }));
+    expect(await screen.findByText('Say why, for the next shift')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('Time, s'), { target: { value: '28' } });
+    fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'sweeter' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Make it a new version' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]).toMatchObject({ path: '/api/cards/card/found-time', body: { seconds: 28, note: 'sweeter' } });
   });
 
   it('tell a newcomer what a card is', async () => {

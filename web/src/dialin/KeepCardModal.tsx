@@ -86,7 +86,7 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
         </label>
       )}
       <p>
-        {plainNumber(settings.doseGrams)} g in, {plainNumber(settings.yieldGrams)} g out, {run.target.timeSeconds.min}–
+        {plainNumber(settings.doseGrams)} → {plainNumber(settings.yieldGrams)} g, {run.target.timeSeconds.min}–
         {run.target.timeSeconds.max} s, grind {plainNumber(settings.grind)} on {grinder.name}. This closes the dial-in.
       </p>
       <br />

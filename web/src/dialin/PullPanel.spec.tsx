@@ -27,13 +27,13 @@ const press = (key: string) => fireEvent.keyDown(document.body, { key });
 describe('pulling a shot', () => {
   it('shows what to set, large and whole', () => {
     open();
-    expect(screen.getByText(/18 g in · 36 g out · 93 °C · 27–33 s/)).toHaveTextContent('Grind 12.5');
+    expect(screen.getByText(/18 → 36 g · 93 °C · 27–33 s/)).toHaveTextContent('Grind 12.5');
     expect(screen.getByText('Cup and hands clear of the spout. Never unlock under pressure.')).toBeInTheDocument();
   });
 
   it('shows the temperature in the shop’s unit', async () => {
     open({ unit: 'F' });
-    expect(await screen.findByText(/36 g out · 199 °F/)).toBeInTheDocument();
+    expect(await screen.findByText(/36 g · 199 °F/)).toBeInTheDocument();
   });
 
   it('says where doses are struck level', () => {

@@ -119,8 +119,8 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
       </div>
       <div className={styles.entry}>
         <p className={styles.aim}>
-          Grind <strong className="numeral">{plainNumber(aim.grind)}</strong> · {plainNumber(aim.doseGrams)} g in ·{' '}
-          {plainNumber(aim.yieldGrams)} g out{heat}
+          Grind <strong className="numeral">{plainNumber(aim.grind)}</strong> · {plainNumber(aim.doseGrams)} →{' '}
+          {plainNumber(aim.yieldGrams)} g{heat}
           {sheet.hasScale ? '' : ' · struck level'} · {target.timeSeconds.min}–{target.timeSeconds.max}&nbsp;s
         </p>
         {grindChanged && (

@@ -15,7 +15,7 @@ const model = {
   covariance: [0.0004, 0, 0, 0, 0.002, 0, 0, 0, 0.0001],
 };
 
-function open(tool: string, more: Record<string, object> = {}): Written[] {
+function open(tool: string, more: Record<string, object> = {}, query = ''): Written[] {
   const { written } = fakeHouse({
     '/api/baskets': pageOf([basket, { ...basket, id: 'small', name: '14 g', nominalGrams: 14 }]),
     '/api/coffees': pageOf([coffee]),
@@ -28,7 +28,7 @@ function open(tool: string, more: Record<string, object> = {}): Written[] {
     '/api/weighings/of/grinder': { weighings: [], model: null, creep: null },
     ...more,
   });
-  renderPage(<MeasurePage />, { path: '/measure/:tool?', at: `/measure/${tool}` });
+  renderPage(<MeasurePage />, { path: '/measure/:tool?', at: `/measure/${tool}${query}` });
   return written;
 }
 
@@ -75,6 +75,18 @@ describe('measuring', () => {
     await press('marked by the screen');
     expect(await screen.findByText(/puck marked by the screen/)).toBeInTheDocument();
     expect(screen.getByText(/^So far/, { exact: false }).textContent).not.toBe(before);
+  });
+
+  it('aims the dial-in that waits for it at the dose it found, yield in ratio, and goes there', async () => {
+    const written = open('dose', { '/api/runs/run': run }, '?basket=basket&coffee=coffee&run=run');
+    fireEvent.click(await screen.findByText('without a scale'));
+    await press(/^Keep 17.6 g/);
+    await waitFor(() => expect(written).toHaveLength(2));
+    expect(written[1]).toMatchObject({
+      path: '/api/runs/run',
+      body: { target: { doseGrams: 17.6, yieldGrams: 35.2 } },
+    });
+    expect(await screen.findByText('gone to /dial-in/run')).toBeInTheDocument();
   });
 
   it('gives a dose without a scale, with its wide tolerance', async () => {

@@ -82,6 +82,12 @@ describe('opening the bar', () => {
     expect(written[1]!.body.done).toEqual(['cups-warm', 'flushed']);
   });
 
+  it('ticks the check shot by itself once one was pulled', async () => {
+    open([], { checkedAt: dayjs().toISOString() });
+    const step = await screen.findByRole('button', { name: 'check shot pulled' });
+    expect(step).toHaveAttribute('aria-pressed', 'true');
+  });
+
   it('takes the air and opens a dial-in where the forecast says, with a budget', async () => {
     const written = open([air('o', today, 20), air('y', yesterday.format('YYYY-MM-DD'), 70)]);
     expect(await screen.findByText(/At grind 14 expect 25 s .*so start at 12/)).toBeInTheDocument();

@@ -58,6 +58,33 @@ describe('setting up', () => {
     expect((written[0]!.body as Put).run).toMatchObject({ target: { doseGrams: 20, yieldGrams: 40 } });
   });
 
+  it('sends a basket without a figure through the dose finder', async () => {
+    const written = open(false);
+    await screen.findByRole('button', { name: 'First advice' });
+    type('Its name', 'Kelp Street');
+    type('What you call it', 'Little grinder');
+    fireEvent.click(screen.getByText('no: find the dose first'));
+    go();
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect((written[0]!.body as Put).basket).toMatchObject({ minGrams: 6, maxGrams: 24 });
+    expect(await screen.findByText('gone to /measure/dose')).toBeInTheDocument();
+  });
+
+  it('takes the method that many hands, or a lever, call for', async () => {
+    const written = open(false);
+    await screen.findByRole('button', { name: 'First advice' });
+    type('Its name', 'Kelp Street');
+    type('What you call it', 'Little grinder');
+    type('How many people pull here?', '4');
+    expect(await screen.findByText(/4 people pull here/)).toBeInTheDocument();
+    fireEvent.mouseDown(screen.getByRole('combobox', { name: 'What presses' }));
+    fireEvent.click(await screen.findByText('a hand on the lever'));
+    go();
+    await waitFor(() => expect(written).toHaveLength(1));
+    const { run, machine: made } = written[0]!.body as Put;
+    expect([run!.methodId, made!.preBrew]).toEqual(['hand-lever', 'lever']);
+  });
+
   it('uses what the shop has, and the method that suits its coffee', async () => {
     const written = open(true);
     await screen.findByRole('button', { name: 'First advice' });
