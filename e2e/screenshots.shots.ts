@@ -18,8 +18,12 @@ test('every main view', async ({ page, request }) => {
   const coffees = (await (await request.get(`${DEMO_URL}/api/coffees`)).json()) as {
     items: { id: string; name: string }[];
   };
+  const board = (await (await request.get(`${DEMO_URL}/api/board`)).json()) as {
+    stations: { station: { id: string; name: string } }[];
+  };
+  const { id: stationId, name: stationName } = board.stations[2]!.station;
   const views: [string, string][] = [
-    ['bar', '/'],
+    ['station', `/stations/${stationId}`],
     ['dial-in', `/dial-in/${runId}`],
     ['dial-ins', '/dial-in'],
     ['cards', '/cards'],
@@ -28,7 +32,6 @@ test('every main view', async ({ page, request }) => {
     ['shelf', '/shelf'],
     ['coffee', `/shelf/${coffees.items.find(({ name }) => name === 'Heron Bank')!.id}`],
     ['dose', '/measure/dose'],
-    ['timed-dose', '/measure/timed'],
     ['workshop', '/workshop?tab=grinders'],
     ['methods', '/workshop?tab=methods'],
     ['tasters', '/workshop?tab=tasters'],
@@ -38,6 +41,11 @@ test('every main view', async ({ page, request }) => {
     await page.goto(DEMO_URL + path);
     await picture(page, name);
   }
+  // The bar and a shot of service on one picture.
+  await page.goto(DEMO_URL);
+  await page.getByRole('button', { name: `Shot at ${stationName}` }).click();
+  await page.getByRole('button', { name: '28', exact: true }).click();
+  await picture(page, 'bar');
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
   await page.getByRole('heading', { name: 'What was predicted, what came' }).waitFor();

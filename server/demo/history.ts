@@ -29,6 +29,8 @@ import { addPreparation } from './preparation';
 /** A new bag, and with it a dial-in, every so many days. */
 const BAG_DAYS = 14;
 const MAX_RUN_SHOTS = 7;
+/** With a queue at the till nobody weighs: so often in service. */
+const HURRIED = 4;
 const HUMIDITY_SD = 0.012;
 /**
  * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
@@ -164,16 +166,17 @@ class StationHistory {
       // A dry wind comes up during the last morning.
       const wind = drifting ? -0.05 * Math.max(0, i - 1) : 0;
       const at = this.maker.at(daysAgo, (i + 0.5) / count);
+      // The first one of the day is pulled to see how the recipe stands.
       this.pour({
         coffee,
         at,
         kind: i === 0 ? 'check' : 'service',
+        hurried: i > 0 && i % HURRIED === 0,
         runId: null,
         previousGrind: this.settings.grind,
         wind,
         tasted: i === 0,
       });
-      // The first one of the day is pulled to see how the recipe stands.
     }
   }
 
@@ -289,13 +292,15 @@ class StationHistory {
     coffee: DemoCoffee;
     at: Date;
     kind: ShotKind;
+    /** Only its time was read; the rest is taken as planned. */
+    hurried?: boolean;
     runId: string | null;
     previousGrind: number;
     wind: number;
     tasted: boolean;
     planned?: Settings;
   }) {
-    const { coffee, at, kind, runId, previousGrind, wind, tasted } = input;
+    const { coffee, at, kind, hurried = false, runId, previousGrind, wind, tasted } = input;
     const person = PEOPLE[at.getDate() % 3]!;
     const brewed: BrewSettings = { ...this.settings, temperatureC: this.settings.temperatureC ?? 92.5 };
     const pulled = pullShot({
@@ -318,8 +323,9 @@ class StationHistory {
       pulledAt: at,
       createdAt: at,
       grind: this.settings.grind,
-      doseGrams: pulled.doseGrams,
-      yieldGrams: pulled.yieldGrams,
+      doseGrams: hurried ? this.settings.doseGrams : pulled.doseGrams,
+      yieldGrams: hurried ? this.settings.yieldGrams : pulled.yieldGrams,
+      assumed: hurried ? (['doseGrams', 'yieldGrams'] as const) : [],
       temperatureC: this.settings.temperatureC,
       planned: { ...this.settings },
       timeSeconds: pulled.pumpOnSeconds,
