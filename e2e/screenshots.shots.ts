@@ -21,9 +21,9 @@ test('every main view', async ({ page, request }) => {
   const board = (await (await request.get(`${DEMO_URL}/api/board`)).json()) as {
     stations: { station: { id: string; name: string } }[];
   };
-  const { id: stationId, name: stationName } = board.stations[2]!.station;
+  const [, drifting, steady] = board.stations;
   const views: [string, string][] = [
-    ['station', `/stations/${stationId}`],
+    ['station', `/stations/${drifting!.station.id}`],
     ['dial-in', `/dial-in/${runId}`],
     ['dial-ins', '/dial-in'],
     ['cards', '/cards'],
@@ -43,7 +43,7 @@ test('every main view', async ({ page, request }) => {
   }
   // The bar and a shot of service on one picture.
   await page.goto(DEMO_URL);
-  await page.getByRole('button', { name: `Shot at ${stationName}` }).click();
+  await page.getByRole('button', { name: `Shot at ${steady!.station.name}` }).click();
   await page.getByRole('button', { name: '28', exact: true }).click();
   await picture(page, 'bar');
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);

@@ -16,6 +16,7 @@ export {
   fahrenheitFromCelsius,
   findable,
   gramsFromMillilitres,
+  type Limit,
   LIMITS,
   millilitresFromGrams,
   MOST_EXTRACTED_PERCENT,

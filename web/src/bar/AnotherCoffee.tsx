@@ -10,6 +10,7 @@ import { useTemperatureUnit } from '../parts/temperature';
 import { ToggleChip } from '../parts/ToggleChip';
 import { useMethods } from '../parts/useMethods';
 import styles from './AnotherCoffee.module.css';
+import stripStyles from './StationStrip.module.css';
 import { useCoffeeChange } from './useCoffeeChange';
 import { useOpenRun } from './useOpenRun';
 
@@ -25,8 +26,8 @@ export function AnotherCoffee({ standing, onDone }: { standing: BoardStationView
   const others = (data?.items ?? []).filter(({ id }) => id !== station.coffeeId);
   if (!data) return <Loading error={error} />;
   return (
-    <section className={styles.panel} aria-label={`Another coffee at ${station.name}`}>
-      <div className={styles.coffees}>
+    <section className={stripStyles.panel} aria-label={`Another coffee at ${station.name}`}>
+      <div className={stripStyles.wrapped}>
         {others.map(({ id, name }) => (
           <ToggleChip key={id} chosen={id === coffeeId} onToggle={(on) => choose(on ? id : null)}>
             {name}
@@ -68,7 +69,7 @@ function Proposed({
   return (
     <div className={styles.proposal}>
       <ProposalInWords proposal={proposal} />
-      <div className={styles.go}>
+      <div className={stripStyles.wrapped}>
         <Stepper
           id={`thrown-${station.id}`}
           label={`${coffeeName} discarded`}

@@ -1,20 +1,14 @@
-import {
-  LIMITS,
-  millilitresFromGrams,
-  parseShotLine,
-  plainNumber,
-  roundTo,
-  shotLineInWords,
-  type ShotLine,
-} from '@olvet/core';
-import { Button, Input } from 'antd';
+import { LIMITS, millilitresFromGrams, parseShotLine, plainNumber, roundTo, type ShotLine } from '@olvet/core';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { BoardStationView } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { ShotLineInput } from '../parts/ShotLineInput';
 import { Stepper } from '../parts/Stepper';
 import { ToggleChip } from '../parts/ToggleChip';
 import { serviceAim, tappableSeconds, togetherSaid } from './service';
 import styles from './ShotEntry.module.css';
+import stripStyles from './StationStrip.module.css';
 import { useServiceShot } from './useServiceShot';
 
 /** Seconds off the wanted time that a shop tolerates. */
@@ -52,18 +46,17 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
     form.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   const { doseGrams, yieldGrams } = aim.settings;
-  const lineId = `line-${station.id}`;
   return (
     <form
       ref={form}
-      className={styles.entry}
+      className={stripStyles.panel}
       aria-label={`Shot at ${station.name}`}
       onSubmit={(event) => {
         event.preventDefault();
         void store(isCheckDue);
       }}
     >
-      <div className={styles.by}>
+      <div className={stripStyles.wrapped}>
         {cards.length === 0 && <span className="quiet">No card yet: against what the station aims at.</span>}
         {cards.map((each) => (
           <ToggleChip
@@ -91,7 +84,7 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
         ))}
         <span className="quiet">s</span>
       </div>
-      <div className={styles.rest}>
+      <div className={stripStyles.wrapped}>
         {byGlass && (
           <Stepper
             id={`glass-${station.id}`}
@@ -109,17 +102,13 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
           {plainNumber(doseGrams)} → {plainNumber(yieldGrams)} g as planned
         </ToggleChip>
         <div className={styles.line}>
-          <label htmlFor={lineId}>or in one line</label>
-          <Input
-            id={lineId}
+          <ShotLineInput
+            id={`line-${station.id}`}
+            label="or in one line"
             value={text}
-            status={problems.length > 0 ? 'error' : ''}
             placeholder="18 > 17+17.5 in 28"
-            autoComplete="off"
-            autoCapitalize="off"
-            spellCheck={false}
-            aria-describedby={`${lineId}-echo`}
-            onChange={(event) => setText(event.target.value)}
+            said={said}
+            onChange={setText}
           />
         </div>
         <Button type="primary" size="large" htmlType="submit" disabled={!ready} loading={isSaving}>
@@ -132,10 +121,6 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
           Cancel
         </Button>
       </div>
-      <p id={`${lineId}-echo`} className={problems.length > 0 ? styles.problem : 'quiet small'} aria-live="polite">
-        {problems.length > 0 && `“${problems[0]!.text}”: ${problems[0]!.message}. `}
-        {isTold && shotLineInWords(said)}
-      </p>
       <ProblemAlert error={error} />
     </form>
   );

@@ -1,14 +1,4 @@
-import {
-  LIMITS,
-  millilitresFromGrams,
-  plainNumber,
-  roundTo,
-  SIGN_LABELS,
-  SIGNS,
-  type Settings,
-  type ShotLine,
-  type Sign,
-} from '@olvet/core';
+import { LIMITS, plainNumber, SIGN_LABELS, SIGNS, type Settings, type ShotLine, type Sign } from '@olvet/core';
 import { Button, Checkbox, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { SheetView } from '../app/api';
@@ -18,8 +8,17 @@ import { Stepper } from '../parts/Stepper';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './PullPanel.module.css';
 import { ToggleChip } from '../parts/ToggleChip';
-import { lineOf, NOTHING_SAID, plannedFigures, type Figure, type PulledFigures } from './pulledFigures';
-import { timedSeconds } from './timedSeconds';
+import {
+  askedFigures,
+  isAnythingSaid,
+  leftToPlan,
+  lineOf,
+  NOTHING_SAID,
+  withAsPlanned,
+  withValue,
+  type Figure,
+  type PulledFigures,
+} from './pulledFigures';
 import { useTimer } from './useTimer';
 
 export interface PullPanelProps {
@@ -30,9 +29,6 @@ export interface PullPanelProps {
   onShot: (line: ShotLine) => Promise<boolean>;
   onBack: () => void;
 }
-
-/** Where + begins on a timed grinder that was never weighed. */
-const USUAL_GROUND_SECONDS = 4;
 
 /** The signs that a glance catches; the others open with one tap. */
 const FIRST_SIGNS = SIGNS.slice(0, 4);
@@ -49,20 +45,17 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
   const [allSigns, showAllSigns] = useState(false);
   const [purged, setPurged] = useState(true);
   const [hour, setHour] = useState<string | null>(null);
-  const say = (figure: Figure) => (value: number | null) =>
-    setFigures(({ assumed, ...rest }) => ({
-      ...rest,
-      [figure]: value,
-      assumed: assumed.filter((other) => other !== figure),
-    }));
+  const asked = askedFigures(sheet, aim);
+  const left = leftToPlan(figures, asked);
+  const say = (figure: Figure | 'timeSeconds') => (value: number | null) =>
+    setFigures((now) => withValue(now, figure, value));
   const timer = useTimer(say('timeSeconds'));
-  const byGlass = !sheet.hasScale;
   /** The aim alone is no shot: something must have been said of this one. */
-  const isTold = figures !== NOTHING_SAID || seen.length > 0 || !purged;
+  const isTold = isAnythingSaid(figures) || seen.length > 0 || !purged;
   const ready = !timer.running && isTold;
   const save = (): void => {
     if (!ready) return;
-    const said = lineOf(figures, byGlass);
+    const said = lineOf(figures, asked);
     void onShot({ ...said, ...(hour ? { hour } : {}), seen: seen.map((sign) => ({ sign })), purged });
   };
   useShortcuts({ ' ': timer.toggle, Enter: save, Escape: onBack });
@@ -72,29 +65,6 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
     panel.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   const heat = aim.temperatureC === null ? '' : ` · ${temperatureNumber(aim.temperatureC, unit)} °${unit}`;
-  const groundPlanned = timedSeconds(sheet, aim);
-  const planned = plannedFigures(figures);
-  const assume = (figure: 'doseGrams' | 'yieldGrams', on: boolean): void =>
-    setFigures((now) => ({
-      ...now,
-      [figure]: null,
-      assumed: on ? [...now.assumed, figure] : now.assumed.filter((other) => other !== figure),
-    }));
-  const canAssume = planned.length > 0 || (groundPlanned !== null && figures.grindSeconds === null);
-  const restAsPlanned = (): void => {
-    planned.forEach((figure) => assume(figure, true));
-    // The grinder's own clock was set to it.
-    if (groundPlanned !== null && figures.grindSeconds === null) say('grindSeconds')(groundPlanned);
-  };
-  const asPlanned = (figure: 'doseGrams' | 'yieldGrams', name: string) => (
-    <ToggleChip
-      chosen={figures.assumed.includes(figure)}
-      disabled={figures[figure] !== null}
-      onToggle={(on) => assume(figure, on)}
-    >
-      <span className="visually-hidden">{name} </span>as planned
-    </ToggleChip>
-  );
   return (
     <div ref={panel} className={styles.panel}>
       <div className={styles.clock}>
@@ -129,57 +99,22 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
           </Checkbox>
         )}
         <div className={styles.steppers}>
-          <div className={styles.figure}>
-            <Stepper
-              id="pull-dose"
-              label="dose"
-              unit="g"
-              value={figures.doseGrams}
-              step={0.1}
-              {...LIMITS.doseGrams}
-              from={aim.doseGrams}
-              hint={aim.doseGrams}
-              onChange={say('doseGrams')}
-            />
-            {asPlanned('doseGrams', 'dose')}
-          </div>
-          <div className={styles.figure}>
-            <Stepper
-              id="pull-yield"
-              label="yield"
-              unit={byGlass ? 'ml' : 'g'}
-              value={figures.yieldGrams}
-              step={byGlass ? 5 : 0.5}
-              {...(byGlass ? LIMITS.yieldMl : LIMITS.yieldGrams)}
-              from={byGlass ? roundTo(millilitresFromGrams(aim.yieldGrams), 0) : aim.yieldGrams}
-              hint={byGlass ? roundTo(millilitresFromGrams(aim.yieldGrams), 0) : aim.yieldGrams}
-              onChange={say('yieldGrams')}
-            />
-            {asPlanned('yieldGrams', 'yield')}
-          </div>
-          {sheet.grinder.dosing === 'timed' && (
-            <div className={styles.figure}>
-              <Stepper
-                id="pull-ground"
-                label="ground"
-                unit="s"
-                value={figures.grindSeconds}
-                step={0.1}
-                {...LIMITS.grindSeconds}
-                from={groundPlanned ?? USUAL_GROUND_SECONDS}
-                hint={groundPlanned}
-                onChange={say('grindSeconds')}
-              />
-              {groundPlanned !== null && (
+          {asked.map(({ figure, planned, ...rest }) => (
+            <div key={figure} className={styles.figure}>
+              <Stepper {...rest} id={`pull-${figure}`} value={figures[figure]} hint={planned} onChange={say(figure)} />
+              {planned !== null && (
                 <ToggleChip
-                  chosen={figures.grindSeconds === groundPlanned}
-                  onToggle={(on) => say('grindSeconds')(on ? groundPlanned : null)}
+                  chosen={figures.asPlanned.includes(figure)}
+                  disabled={figures[figure] !== null}
+                  onToggle={(on) =>
+                    setFigures(on ? withAsPlanned(figures, [figure]) : withValue(figures, figure, null))
+                  }
                 >
-                  <span className="visually-hidden">ground </span>as planned
+                  <span className="visually-hidden">{rest.label} </span>as planned
                 </ToggleChip>
               )}
             </div>
-          )}
+          ))}
         </div>
         <fieldset className={styles.seen}>
           <legend className="visually-hidden">Seen</legend>
@@ -202,7 +137,7 @@ export function PullPanel({ sheet, aim, grindChanged, saving, onShot, onBack }: 
           <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={save}>
             Save shot <kbd>Enter</kbd>
           </Button>
-          <Button size="large" disabled={!canAssume} onClick={restAsPlanned}>
+          <Button size="large" disabled={left.length === 0} onClick={() => setFigures(withAsPlanned(figures, left))}>
             The rest as planned
           </Button>
           <Button size="large" onClick={onBack}>

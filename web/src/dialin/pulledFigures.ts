@@ -1,36 +1,90 @@
-import type { Assumable, ShotLine } from '@olvet/core';
+import { LIMITS, millilitresFromGrams, roundTo, type Limit, type Settings, type ShotLine } from '@olvet/core';
+import type { SheetView } from '../app/api';
+import { timedSeconds } from './timedSeconds';
 
-/** What was entered of a shot while it was pulled; null where nobody said. */
-export interface PulledFigures {
-  doseGrams: number | null;
-  /** In ml where the station has no scale. */
-  yieldGrams: number | null;
+/** What can be entered of a shot beside its time, and taken as planned. */
+export type Figure = 'doseGrams' | 'yieldGrams' | 'grindSeconds';
+
+/** What was entered while it was pulled; null where nobody said. A yield is in ml where the station has no scale. */
+export interface PulledFigures extends Record<Figure, number | null> {
   timeSeconds: number | null;
-  grindSeconds: number | null;
-  assumed: Assumable[];
+  asPlanned: Figure[];
 }
-
-export type Figure = Exclude<keyof PulledFigures, 'assumed'>;
 
 export const NOTHING_SAID: PulledFigures = {
   doseGrams: null,
   yieldGrams: null,
-  timeSeconds: null,
   grindSeconds: null,
-  assumed: [],
+  timeSeconds: null,
+  asPlanned: [],
 };
 
-/** Dose and yield, where they were neither entered nor taken as planned. */
-export function plannedFigures({ assumed, ...figures }: PulledFigures): ('doseGrams' | 'yieldGrams')[] {
-  return (['doseGrams', 'yieldGrams'] as const).filter(
-    (figure) => figures[figure] === null && !assumed.includes(figure),
+/** One figure as it is asked for. */
+export interface AskedFigure extends Limit {
+  figure: Figure;
+  label: string;
+  unit: string;
+  step: number;
+  /** Where + begins. */
+  from: number;
+  /** null where nothing was planned. */
+  planned: number | null;
+}
+
+/** Where + begins on a timed grinder that was never weighed. */
+const USUAL_GROUND_SECONDS = 4;
+
+/** What this station can measure of a shot, with what was planned of it. */
+export function askedFigures(sheet: SheetView, aim: Settings): AskedFigure[] {
+  const { doseGrams } = aim;
+  const glass = roundTo(millilitresFromGrams(aim.yieldGrams), 0);
+  const ground = timedSeconds(sheet, aim);
+  const asked = (figure: Figure, label: string, unit: string, step: number, limit: Limit, planned: number | null) => ({
+    ...{ figure, label, unit, step, ...limit, planned, from: planned ?? USUAL_GROUND_SECONDS },
+  });
+  return [
+    asked('doseGrams', 'dose', 'g', 0.1, LIMITS.doseGrams, doseGrams),
+    sheet.hasScale
+      ? asked('yieldGrams', 'yield', 'g', 0.5, LIMITS.yieldGrams, aim.yieldGrams)
+      : asked('yieldGrams', 'yield', 'ml', 5, LIMITS.yieldMl, glass),
+    ...(sheet.grinder.dosing === 'timed'
+      ? [asked('grindSeconds', 'ground', 's', 0.1, LIMITS.grindSeconds, ground)]
+      : []),
+  ];
+}
+
+/** With one figure entered, or taken back. */
+export function withValue(figures: PulledFigures, figure: Figure | 'timeSeconds', value: number | null): PulledFigures {
+  return { ...figures, [figure]: value, asPlanned: figures.asPlanned.filter((other) => other !== figure) };
+}
+
+/** With figures taken as planned that nobody entered. */
+export function withAsPlanned(figures: PulledFigures, planned: readonly Figure[]): PulledFigures {
+  return { ...figures, asPlanned: [...new Set([...figures.asPlanned, ...planned])] };
+}
+
+/** What is neither entered nor taken as planned yet, though it was planned. */
+export function leftToPlan(figures: PulledFigures, asked: readonly AskedFigure[]): Figure[] {
+  return asked.flatMap(({ figure, planned }) =>
+    planned !== null && figures[figure] === null && !figures.asPlanned.includes(figure) ? [figure] : [],
   );
 }
 
-/** The same as the line of a shot would say it. */
-export function lineOf({ assumed, ...figures }: PulledFigures, byGlass: boolean): ShotLine {
-  const { yieldGrams, ...others } = figures;
-  const said = { ...others, [byGlass ? 'yieldMl' : 'yieldGrams']: yieldGrams };
+export function isAnythingSaid({ asPlanned, ...values }: PulledFigures): boolean {
+  return asPlanned.length > 0 || Object.values(values).some((value) => value !== null);
+}
+
+/** The same as the line of a shot would say it. The seconds of a timed grinder are no guess: its own clock was set to them. */
+export function lineOf({ asPlanned, ...values }: PulledFigures, asked: readonly AskedFigure[]): ShotLine {
+  const { yieldGrams, ...others } = values;
+  const ofYield = asked.find(({ figure }) => figure === 'yieldGrams');
+  const ground = asked.find(({ figure }) => figure === 'grindSeconds')?.planned ?? null;
+  const said = {
+    ...others,
+    [ofYield?.unit === 'ml' ? 'yieldMl' : 'yieldGrams']: yieldGrams,
+    grindSeconds: asPlanned.includes('grindSeconds') ? ground : values.grindSeconds,
+  };
   const measured = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== null));
+  const assumed = asPlanned.filter((figure) => figure !== 'grindSeconds');
   return { ...measured, ...(assumed.length > 0 ? { assumed } : {}) };
 }

@@ -3,6 +3,7 @@ import { Button, Drawer } from 'antd';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { useGetBoardQuery, useGetStationDayQuery, type BoardStationView, type SheetShotView } from '../app/api';
+import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
 import { TimeStrip } from '../bar/TimeStrip';
 import { ShotForm } from '../dialin/ShotForm';
@@ -41,7 +42,8 @@ function StationDay({ standing }: { standing: BoardStationView }) {
   const hours = useShopHours();
   const day = search.get('day') ?? today;
   const { currentData, error } = useGetStationDayQuery({ id: station.id, day });
-  const [isPasting, setPasting] = useState(false);
+  const [entering, setEntering] = useState<'shot' | 'paste' | null>(null);
+  const turn = (to: 'shot' | 'paste'): void => setEntering(entering === to ? null : to);
   const [correctingId, correct] = useState<string | null>(null);
   const shots = currentData?.shots ?? [];
   const correcting = shots.find(({ id }) => id === correctingId);
@@ -61,13 +63,19 @@ function StationDay({ standing }: { standing: BoardStationView }) {
             {detail} {check && checkInWords(check, hours)}
           </span>
         </p>
-        <Button onClick={() => setPasting(!isPasting)} aria-expanded={isPasting}>
-          Paste shots
-        </Button>
+        <div className={styles.actions}>
+          <Button type="primary" onClick={() => turn('shot')} aria-expanded={entering === 'shot'}>
+            Shot
+          </Button>
+          <Button onClick={() => turn('paste')} aria-expanded={entering === 'paste'}>
+            Paste shots
+          </Button>
+        </div>
       </header>
       {day === today && <TimeStrip shots={standing.shots} windowSeconds={station.target.timeSeconds} />}
       <UndoSaved place={station.id} />
-      {isPasting && <PasteShots standing={standing} onDone={() => setPasting(false)} />}
+      {entering === 'shot' && <ShotEntry standing={standing} onDone={() => setEntering(null)} />}
+      {entering === 'paste' && <PasteShots standing={standing} onDone={() => setEntering(null)} />}
       <nav className={styles.days} aria-label="Days">
         <Button onClick={() => goTo(dayAfter(day, -1))}>Day before</Button>
         <h2>

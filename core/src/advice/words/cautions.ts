@@ -15,7 +15,7 @@ export function cautionsFor(problem: Problem, decision: Decision): Reason[] {
       text: 'Go finer only with the burrs turning or empty. If the motor hums and nothing turns, switch off at once and go coarser; unplug before reaching in. The maker’s manual comes first.',
     });
   }
-  if (grind) cautions.push({ code: 'purge', text: 'Throw the old grounds out first, or you judge the old grind.' });
+  if (grind) cautions.push({ code: 'purge', text: 'Purge first, or you judge the old grind.' });
   // Where its dose law is known the answer says how long to grind.
   const { dosing, timedDose } = problem.request.grinder;
   if (grind && dosing === 'timed' && !timedDose) {
