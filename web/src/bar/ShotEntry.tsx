@@ -84,7 +84,7 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
         ))}
         <span className="quiet">s</span>
       </div>
-      <div className={stripStyles.wrapped}>
+      <div className={`${stripStyles.wrapped} ${styles.rest}`}>
         {byGlass && (
           <Stepper
             id={`glass-${station.id}`}

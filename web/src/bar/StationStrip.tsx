@@ -64,6 +64,11 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
             Another coffee
           </Button>
           <BackTo standing={standing} />
+          {cardId && (
+            <Link to={`/cards/${cardId}`} className={styles.card} aria-label={`Card of ${coffeeName}`}>
+              Card
+            </Link>
+          )}
         </p>
       </div>
       <div className={styles.grind}>
@@ -98,11 +103,6 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
             >
               Shot
             </Button>
-          )}
-          {cardId && (
-            <Link to={`/cards/${cardId}`} className={styles.card} aria-label={`Card of ${coffeeName}`}>
-              Card
-            </Link>
           )}
         </div>
       </div>
