@@ -228,7 +228,7 @@ test('a shot nobody foresaw is marked, explained at one tap, and the lesson foll
   await expect(page.getByRole('cell', { name: 'cold group' })).toBeVisible();
 
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
-  await expect(page.getByRole('heading', { name: 'What was predicted, what came' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Predicted and measured' })).toBeVisible();
   await expect(page.getByRole('dialog').getByRole('row')).toHaveCount(5);
   await page.keyboard.press('Escape');
 

@@ -117,7 +117,7 @@ for (const theme of ['light', 'night'] as const) {
     await expect(page.getByText(/Expect|It pours/).first()).toBeVisible();
     await expectAccessible(page, 'run sheet', theme);
     await page.getByRole('button', { name: 'Why, in numbers' }).click();
-    await expect(page.getByRole('heading', { name: 'What was predicted, what came' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Predicted and measured' })).toBeVisible();
     await expectAccessible(page, 'why', theme);
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: /^Shot 1/ }).click();

@@ -48,7 +48,7 @@ test('every main view', async ({ page, request }) => {
   await picture(page, 'bar');
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
   await page.getByRole('button', { name: 'Why, in numbers' }).click();
-  await page.getByRole('heading', { name: 'What was predicted, what came' }).waitFor();
+  await page.getByRole('heading', { name: 'Predicted and measured' }).waitFor();
   await picture(page, 'why');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /Pull again/ }).click();

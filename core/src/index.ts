@@ -205,6 +205,14 @@ export {
   usualWarmUpMinutes,
   warmUpAt,
 } from './opening';
+export {
+  parseTraceRequest,
+  readTrace,
+  type TraceAnswer,
+  traceLine,
+  type TraceRequest,
+  type ValidTraceRequest,
+} from './trace';
 export { type Calibrated, firstDripDelay, temperatureOffset } from './machine';
 export {
   CHECK_REASONS,

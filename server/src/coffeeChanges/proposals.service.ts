@@ -42,7 +42,7 @@ interface Place {
   basket: Basket;
 }
 
-/** How a station would begin with another coffee: from its card here where it has one, else anew from what is known. */
+/** How a station would begin with another coffee: from its card here where it has one, else from what is known. */
 @Injectable()
 export class ProposalsService {
   constructor(

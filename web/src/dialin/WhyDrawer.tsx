@@ -73,7 +73,7 @@ function Figures({ sheet, review }: { sheet: SheetView; review: Review }) {
       </section>
       {review.shots.length > 0 && (
         <section aria-labelledby="why-times">
-          <h2 id="why-times">What was predicted, what came</h2>
+          <h2 id="why-times">Predicted and measured</h2>
           <div className={styles.chart} aria-hidden>
             <ResponsiveContainer>
               <ComposedChart data={forecasts(review, sheet.shots)} margin={{ left: 0, right: 12, top: 8, bottom: 18 }}>
@@ -96,13 +96,15 @@ function Figures({ sheet, review }: { sheet: SheetView; review: Review }) {
               </ComposedChart>
             </ResponsiveContainer>
           </div>
-          <p className="quiet small">Band: where four in five were expected, from the shots before. Dots: what came.</p>
+          <p className="quiet small">
+            Band: where four in five were expected, from the shots before. Dots: what was measured.
+          </p>
           <table className={styles.table}>
             <thead>
               <tr>
                 <th scope="col">shot</th>
                 <th scope="col">predicted, s</th>
-                <th scope="col">came, s</th>
+                <th scope="col">measured, s</th>
                 <th scope="col">off by</th>
               </tr>
             </thead>

@@ -1,4 +1,4 @@
-import { answerOrSaySo } from './advise';
+import { answerOrSaySo } from './converse';
 
 describe('a line that makes the advice fall over', () => {
   it('is answered by its id and told on standard error, so that the stream goes on', () => {

@@ -1,0 +1,13 @@
+export {
+  TRACE_COLUMNS,
+  TRACE_EVENTS,
+  type Interval,
+  type TraceAnswer,
+  type TraceEventKind,
+  type TracePhase,
+  type TraceRequest,
+  type TraceSummary,
+  type ValidTraceRequest,
+} from './contract';
+export { parseTraceRequest, readTrace, type ParsedTraceRequest } from './readTrace';
+export { traceLine } from './traceLine';

@@ -1,0 +1,191 @@
+import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
+import {
+  traceRequestSchema,
+  type TraceAnswer,
+  type TraceEventKind,
+  type TracePhase,
+  type TraceSummary,
+  type ValidTraceRequest,
+} from './contract';
+import { followFlow, type Flow } from './flow';
+import { interval, secondsUntil, SLOWEST_FLOW } from './forecast';
+import { firstDripOf, QUIET_SD, reachedAt, type Empty } from './marks';
+import { median, nowOf, readingsOf, scatterOf, type Reading } from './readings';
+
+/** What still falls after the stop where nobody has learned it: some, and more where it flows faster [assumption]. */
+const USUAL_DRIP = { grams: 0.6, secondsOfFlow: 0.6, sd: 0.6 };
+/** The learned drip is that of a usual flow, g/s; half of it hangs at the spout anyway, half goes with the flow [assumption]. */
+const USUAL_FLOW = 1.3;
+const HANGS_ANYWAY = 0.5;
+const USUAL_DELAY_SECONDS = 0.3;
+/** A soak ends best about so many times as late as the basket was covered (ordinary practice). */
+const SOAK_BY_COVER = 3;
+/** So long without flow after the stop, or at the end of a pour without one, it has settled. */
+const SETTLED_SECONDS = 2;
+const CEASED_SECONDS = 4;
+const STILL_FLOW = 0.06;
+/** A flow that ends so much faster than it ran in the middle: the puck gave way. */
+const LATE_RUSH = 1.6;
+const TEN_GRAMS = 10;
+
+export type ParsedTraceRequest = { ok: true; request: ValidTraceRequest } | { ok: false; errors: FieldError[] };
+
+/** Checks a would-be request; every error names its field. */
+export function parseTraceRequest(value: unknown): ParsedTraceRequest {
+  const result = traceRequestSchema.safeParse(value);
+  return result.success ? { ok: true, request: result.data } : { ok: false, errors: fieldErrorsOf(result.error) };
+}
+
+/** What a weight trace says, while it runs and afterwards. Pure: the last row is now. */
+export function readTrace(request: ValidTraceRequest): TraceAnswer {
+  const readings = readingsOf(request);
+  const at = (kind: TraceEventKind): number | null =>
+    request.events?.find((event) => event.kind === kind)?.seconds ?? null;
+  const pumpOn = at('pump-on');
+  const pumpOff = at('pump-off');
+  const empty = emptyCup(readings, pumpOn);
+  const drip = at('first-drip') ?? firstDripOf(readings, empty);
+  const path = followFlow(
+    readings.map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams })),
+    empty.sd,
+  );
+  const now = path.at(-1) ?? null;
+  const nowSeconds = Math.max(nowOf(request) ?? -Infinity, ...(request.events ?? []).map(({ seconds }) => seconds));
+  const start = pumpOn ?? drip;
+  const phase = phaseOf({ path, drip, pumpOn, pumpOff, nowSeconds });
+  const isPouring = phase === 'pouring' && now !== null;
+  const covered = at('covered');
+  const stop = isPouring ? stopOf(request, now, path) : null;
+  const summary = phase === 'settled' && drip !== null ? summaryOf(request, { path, start, drip, pumpOff }) : null;
+  return {
+    schema: 'olvet.trace/1',
+    id: request.id ?? null,
+    phase,
+    startSeconds: start,
+    firstDripSeconds: drip,
+    coveredSeconds: covered,
+    tenGramsSeconds: reachedAt(path, TEN_GRAMS),
+    grams: round(drip === null ? 0 : Math.max(0, now?.grams ?? 0), 2),
+    flowGramsPerSecond: round(drip === null ? 0 : Math.max(0, now?.flow ?? 0), 3),
+    landing: isPouring ? landingOf(request, { now, path, start, drip }) : null,
+    stop,
+    endSoakAtSeconds: covered === null || pumpOn === null ? null : pumpOn + SOAK_BY_COVER * (covered - pumpOn),
+    summary,
+  };
+}
+
+/** From before the pump ran, else from the first readings: nothing has fallen yet. */
+function emptyCup(readings: readonly Reading[], pumpOn: number | null): Empty {
+  const first = readings[0]?.seconds ?? 0;
+  const until = Math.max(pumpOn === null ? first + 1.5 : pumpOn + 1, first + 0.5);
+  const still = readings.filter(({ seconds }) => seconds <= until);
+  if (still.length === 0) return { grams: 0, sd: QUIET_SD };
+  return { grams: median(still.map(({ grams }) => grams)), sd: Math.max(QUIET_SD, scatterOf(readings) ?? 0) };
+}
+
+function phaseOf({
+  path,
+  drip,
+  pumpOn,
+  pumpOff,
+  nowSeconds,
+}: {
+  path: readonly Flow[];
+  drip: number | null;
+  pumpOn: number | null;
+  pumpOff: number | null;
+  nowSeconds: number;
+}): TracePhase {
+  if (drip === null) return pumpOn === null ? 'waiting' : 'soaking';
+  const flowing = path.findLast(({ flow, seconds }) => flow >= STILL_FLOW && seconds >= drip)?.seconds ?? drip;
+  const quiet = nowSeconds - flowing;
+  if (pumpOff !== null && nowSeconds >= pumpOff) {
+    return quiet >= SETTLED_SECONDS && nowSeconds - pumpOff >= SETTLED_SECONDS ? 'settled' : 'dripping';
+  }
+  return quiet >= CEASED_SECONDS ? 'settled' : 'pouring';
+}
+
+/** On the target's timer. */
+function onTimer(
+  { target }: ValidTraceRequest,
+  seconds: number,
+  { start, drip }: { start: number | null; drip: number | null },
+): number | null {
+  const from = target.timer === 'first-drip' ? drip : start;
+  return from === null ? null : seconds - from;
+}
+
+function landingOf(
+  request: ValidTraceRequest,
+  { now, path, start, drip }: { now: Flow; path: readonly Flow[]; start: number | null; drip: number | null },
+): TraceAnswer['landing'] {
+  const more = request.target.yieldGrams - now.grams;
+  const left = secondsUntil(more, now, path);
+  const reached = more <= 0 ? reachedAt(path, request.target.yieldGrams) : null;
+  const end =
+    reached !== null
+      ? onTimer(request, reached, { start, drip })
+      : left && onTimer(request, now.seconds + left.mean, { start, drip });
+  if (end === null) return null;
+  return { timeSeconds: rounded(interval(end, reached !== null ? 0 : left!.sd)) };
+}
+
+/** What still falls after the stop at such a flow. */
+function dripAt({ drip }: ValidTraceRequest, flow: number): { mean: number; sd: number } {
+  if (!drip) return { mean: USUAL_DRIP.grams + USUAL_DRIP.secondsOfFlow * flow, sd: USUAL_DRIP.sd };
+  const usual = USUAL_DRIP.grams + USUAL_DRIP.secondsOfFlow * USUAL_FLOW;
+  // A few shots say little beside what is usual anyway.
+  const weight = drip.shots / (drip.shots + 1);
+  const mean = weight * drip.grams.mean + (1 - weight) * usual;
+  return { mean: mean * (HANGS_ANYWAY + (1 - HANGS_ANYWAY) * (flow / USUAL_FLOW)), sd: Math.max(drip.grams.sd, 0.1) };
+}
+
+function stopOf(request: ValidTraceRequest, now: Flow, path: readonly Flow[]): TraceAnswer['stop'] {
+  const { yieldGrams } = request.target;
+  const delay = request.stopDelaySeconds ?? USUAL_DELAY_SECONDS;
+  const drip = dripAt(request, Math.max(now.flow, SLOWEST_FLOW));
+  const left = secondsUntil(yieldGrams - drip.mean - now.grams, now, path);
+  if (left === null) return null;
+  const atSeconds = Math.max(now.seconds, now.seconds + left.mean - delay);
+  // Stopped later than on time, because it is late already, the cup ends above its target.
+  const late = atSeconds - (now.seconds + left.mean - delay);
+  const final = yieldGrams + late * now.flow;
+  const unsure = Math.min(left.sd, delay + 0.2) * now.flow;
+  return { atSeconds: round(atSeconds, 2), finalGrams: rounded(interval(final, Math.hypot(drip.sd, unsure))) };
+}
+
+function summaryOf(
+  request: ValidTraceRequest,
+  { path, start, drip, pumpOff }: { path: readonly Flow[]; start: number | null; drip: number; pumpOff: number | null },
+): TraceSummary {
+  const end = median(path.slice(-5).map(({ grams }) => grams));
+  const stopped = pumpOff ?? path.findLast(({ flow }) => flow >= STILL_FLOW)?.seconds ?? path.at(-1)!.seconds;
+  const atStop = path.findLast(({ seconds }) => seconds <= stopped)?.grams ?? end;
+  const pour = path.filter(({ seconds }) => seconds >= drip && seconds <= stopped);
+  const length = Math.max(stopped - drip, 0.1);
+  const meanIn = (from: number, to: number): number | null => {
+    const part = pour.filter(({ seconds }) => seconds >= drip + from * length && seconds <= drip + to * length);
+    return part.length < 2 ? null : part.reduce((sum, { flow }) => sum + flow, 0) / part.length;
+  };
+  const [mid, late] = [meanIn(0.25, 0.5), meanIn(0.75, 1)];
+  const lateOverMid = mid !== null && late !== null && mid > STILL_FLOW ? late / mid : null;
+  const timeSeconds = onTimer(request, stopped, { start, drip });
+  return {
+    yieldGrams: round(end, 1),
+    timeSeconds: timeSeconds === null ? null : round(timeSeconds, 1),
+    dripGrams: round(Math.max(0, end - atStop), 2),
+    meanFlow: round(atStop / length, 2),
+    peakFlow: round(Math.max(0, ...pour.map(({ flow }) => flow)), 2),
+    flowLateOverMid: lateOverMid === null ? null : round(lateOverMid, 2),
+    isLateRush: lateOverMid !== null && lateOverMid >= LATE_RUSH,
+    contactSeconds: start === null ? null : round(stopped - start, 1),
+  };
+}
+
+function round(value: number, decimals: number): number {
+  return Number(value.toFixed(decimals));
+}
+
+function rounded({ mean, p10, p90 }: ReturnType<typeof interval>): ReturnType<typeof interval> {
+  return { mean: round(mean, 2), p10: round(p10, 2), p90: round(p90, 2) };
+}

@@ -1,0 +1,65 @@
+import { answerLine } from '../../core/src/advice/advise';
+import { traceLine } from '../../core/src/index';
+import { converse } from '../lib/converse';
+
+interface Verb {
+  what: string;
+  /** One request, as `--help` shows it. */
+  example: object;
+  answer: (line: string) => string;
+}
+
+/** What scripts may ask of the core, each one JSON request a line in and one JSON answer a line out. */
+export const VERBS: Record<string, Verb> = {
+  advise: {
+    what: 'what the next shot should be (docs/advice.md)',
+    example: {
+      schema: 'olvet.advice-request/1',
+      method: 'balance-walk',
+      grinder: { min: 0, max: 40, step: 0.5, finer: 'lower' },
+      basket: { nominalGrams: 18, minGrams: 16, maxGrams: 20 },
+      machine: { temperatureC: null },
+      coffee: { roast: 'medium' },
+      target: { doseGrams: 18, yieldGrams: 36, timeSeconds: { min: 27, max: 33 }, timer: 'pump-on' },
+      shots: [{ grind: 14, doseGrams: 18, yieldGrams: 36, timeSeconds: 22 }],
+    },
+    answer: answerLine,
+  },
+  trace: {
+    what: 'what a weight trace says, while it runs and afterwards (docs/trace.md)',
+    example: {
+      schema: 'olvet.trace-request/1',
+      target: { yieldGrams: 36, timeSeconds: { min: 27, max: 33 }, timer: 'pump-on' },
+      columns: ['seconds', 'grams'],
+      rows: [
+        [0, 0],
+        [6, 0],
+        [7, 0.8],
+        [8, 2],
+        [9, 3.3],
+      ],
+      events: [{ seconds: 0, kind: 'pump-on' }],
+    },
+    answer: traceLine,
+  },
+};
+
+/** `npm run --silent olvet -- VERB < requests > answers`, or `-- VERB --help`. */
+export async function run([name, ...options]: string[]): Promise<void> {
+  const verb = name === undefined ? undefined : VERBS[name];
+  if (!verb || (options.length > 0 && options[0] !== '--help')) {
+    const known = Object.entries(VERBS).map(([each, { what }]) => `  ${each}  ${what}`);
+    const isHelp = name === '--help';
+    const text = `npm run --silent olvet -- VERB < requests > answers\n${known.join('\n')}\n  VERB --help  an example\n`;
+    (isHelp ? process.stdout : process.stderr).write(text);
+    process.exitCode = isHelp ? 0 : 2;
+    return;
+  }
+  if (options[0] === '--help') {
+    process.stdout.write(
+      `${name}: ${verb.what}\nOne JSON request a line, answered by one line each:\n${JSON.stringify(verb.example)}\n`,
+    );
+    return;
+  }
+  await converse(verb.answer);
+}
