@@ -138,10 +138,14 @@ export class BoardService {
          JOIN card_versions v ON v."shopId" = x."shopId" AND v."id" = x."cardVersionId"
          WHERE x."shopId" = s."shopId" AND x."stationId" = s."id" AND x."cardVersionId" IS NOT NULL
          ORDER BY x."pulledAt" DESC LIMIT 1) poured ON true
+       -- The one apart from the others, so that these come from their index however many there are.
        CROSS JOIN LATERAL (
-         SELECT * FROM cards WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId" AND "stationId" = s."id"
-           AND "retiredAt" IS NULL
-         ORDER BY ("id" IS NOT DISTINCT FROM poured."cardId") DESC, "updatedAt" DESC LIMIT ${CARDS_SHOWN}) c
+         (SELECT * FROM cards WHERE "shopId" = s."shopId" AND "id" = poured."cardId" AND "coffeeId" = s."coffeeId"
+            AND "retiredAt" IS NULL)
+         UNION ALL
+         (SELECT * FROM cards WHERE "shopId" = s."shopId" AND "coffeeId" = s."coffeeId" AND "stationId" = s."id"
+            AND "retiredAt" IS NULL AND "id" IS DISTINCT FROM poured."cardId"
+          ORDER BY "updatedAt" DESC LIMIT ${CARDS_SHOWN - 1})) c
        CROSS JOIN LATERAL (SELECT * FROM card_versions WHERE "shopId" = s."shopId" AND "cardId" = c."id"
                            ORDER BY "version" DESC LIMIT 1) v
        WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL
