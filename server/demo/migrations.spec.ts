@@ -1,5 +1,5 @@
 import { foundTime, type FoundTime } from '@olvet/core';
-import { MIGRATIONS } from '../src/database/migrate';
+import { migrate, MIGRATIONS } from '../src/database/migrate';
 import type { MigrationContext } from '../src/database/migration';
 import { testHouse } from '../src/testing/testHouse';
 import { loadDemo } from './load';
@@ -49,7 +49,9 @@ it('keeps every row of the demo shop on the way from the old schema', async () =
   // Some columns have another name since; on the way back nothing is left that was lost on the way forward.
   for (const [, { down }] of [...steps].reverse()) await down(context);
   expect(await contents(columns)).toEqual(old);
-  for (const [, { up }] of steps) await up(context);
+  // As a start does it: all of them in one transaction.
+  await house.sequelize.query('DELETE FROM migrations WHERE "name" > :name', { replacements: { name: OLD } });
+  expect(await migrate(house.sequelize)).toEqual(steps.map(([name]) => name));
   const rules = await rows<{ table: string; name: string }>(
     `SELECT conrelid::regclass::text AS "table", conname AS "name" FROM pg_constraint WHERE NOT convalidated`,
   );

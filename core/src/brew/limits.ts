@@ -22,6 +22,8 @@ export const LIMITS = {
   timeSeconds: { min: 1, max: 900 },
   firstDripSeconds: { min: 0, max: 900 },
   windowSeconds: { min: 5, max: 120 },
+  /** What a hopper holds at most. */
+  thrownGrams: { min: 0, max: 5000 },
   tdsPercent: { min: 0.1, max: 30 },
   /** Sour to bitter, thin to heavy. */
   taste: { min: -3, max: 3 },

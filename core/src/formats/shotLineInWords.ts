@@ -27,11 +27,11 @@ const ASSUMED_WORDS: Record<Assumable, string> = {
  * A typed shot said back as it was understood, in the order in which one reads a shot.
  * @example shotLineInWords(parseShotLine('19 47 50 sour harsh grind 16').shot) // "19 g → 47 g · 50 s · sour, harsh · grind 16"
  */
-export function shotLineInWords(line: ShotLine, show: (value: number) => string = plainNumber): string {
+export function shotLineInWords(line: ShotLine): string {
   const number = (value: number | undefined, unit: string, label = ''): string =>
-    value === undefined ? '' : `${label}${show(value)}${unit}`;
+    value === undefined ? '' : `${label}${plainNumber(value)}${unit}`;
   const dose = number(line.doseGrams, ' g');
-  const cup = cupInWords(line, show);
+  const cup = cupInWords(line);
   const poured = dose && cup ? `${dose} → ${cup}` : dose ? `dose ${dose}` : cup && `yield ${cup}`;
   return [
     line.hour ? `at ${line.hour}` : '',
@@ -56,9 +56,9 @@ export function shotLineInWords(line: ShotLine, show: (value: number) => string 
     .join(' · ');
 }
 
-function cupInWords({ cupGrams, yieldGrams, yieldMl }: ShotLine, show: (value: number) => string): string {
-  if (cupGrams?.length === 2) return `${cupGrams.map((grams) => show(grams)).join(' + ')} g`;
-  if (cupGrams) return `${show(yieldGrams!)} g, one cup of ${show(cupGrams[0]!)} g weighed`;
-  if (yieldMl !== undefined) return `${show(yieldMl)} ml in the glass`;
-  return yieldGrams === undefined ? '' : `${show(yieldGrams)} g`;
+function cupInWords({ cupGrams, yieldGrams, yieldMl }: ShotLine): string {
+  if (cupGrams?.length === 2) return `${cupGrams.map((grams) => plainNumber(grams)).join(' + ')} g`;
+  if (cupGrams) return `${plainNumber(yieldGrams!)} g, one cup of ${plainNumber(cupGrams[0]!)} g weighed`;
+  if (yieldMl !== undefined) return `${plainNumber(yieldMl)} ml in the glass`;
+  return yieldGrams === undefined ? '' : `${plainNumber(yieldGrams)} g`;
 }

@@ -166,11 +166,11 @@ export class BoardService {
     );
   }
 
-  /** Doses since the shop's day began, and a purge wherever a station's grind differs from its shot before. */
+  /** Doses since the shop's day began, as the station aims where nobody said them, and a purge wherever a station's grind differs from its shot before. */
   private async usedSince(shopId: string, since: Date): Promise<{ gramsToday: number; shotsToday: number }> {
     const rows = await this.sequelize.query<{ grams: number | null; shots: number }>(
       `SELECT sum(today."grams")::float8 AS "grams", count(*)::int AS "shots" FROM (
-         SELECT coalesce(x."doseGrams", 0) + CASE
+         SELECT coalesce(x."doseGrams", (s."target" ->> 'doseGrams')::float8) + CASE
            WHEN x."purged" AND x."grind" <> lag(x."grind") OVER (PARTITION BY x."stationId" ORDER BY x."pulledAt")
            THEN g."purgeGrams" ELSE 0 END AS "grams"
          FROM stations s

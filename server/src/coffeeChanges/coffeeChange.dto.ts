@@ -4,9 +4,6 @@ import { IdField, InstantField, MethodIdField, NumberField, PartField } from '..
 import { RevisionDto, RowView } from '../common/rows';
 import { TargetDto } from '../common/target.dto';
 
-/** Most that a hopper holds. */
-const MOST_THROWN_GRAMS = 5000;
-
 class ChangeFieldsDto extends RevisionDto {
   @IdField()
   stationId!: string;
@@ -18,8 +15,7 @@ class ChangeFieldsDto extends RevisionDto {
   bagId?: string | null;
 
   @NumberField({
-    min: 0,
-    max: MOST_THROWN_GRAMS,
+    ...LIMITS.thrownGrams,
     optional: true,
     description: 'What of the coffee before was left in hopper and grinder, and discarded, g',
   })

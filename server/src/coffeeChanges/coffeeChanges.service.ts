@@ -62,6 +62,11 @@ async function setStation({ shopId, dto, transaction }: Writing<CoffeeChange, Co
   const station = await Station.findOne({ where, transaction, lock: true });
   if (!station) throw notFound('station');
   const { coffeeId: fromCoffeeId, grinderId, revision } = station;
+  if (fromCoffeeId === dto.toCoffeeId) {
+    throw new Problem('invalid', 'This coffee stands there already.', [
+      { path: 'toCoffeeId', message: 'is what the station pours now: choose another coffee' },
+    ]);
+  }
   const { toCoffeeId: coffeeId, methodId, target, grind = null } = dto;
   await checkOnScale({ shopId, grinderId, grind, path: 'grind' }, transaction);
   await station.update({ coffeeId, methodId, target, grind, revision: revision + 1 }, { transaction });

@@ -2,7 +2,6 @@ import { Injectable } from '@nestjs/common';
 import {
   ageingBetween,
   carry,
-  daysBetween,
   plainNumber,
   proposeAim,
   recommendMethod,
@@ -118,21 +117,27 @@ export class ProposalsService {
       where: { shopId, coffeeId: coffee.id, roastedOn: { [Op.lte]: keptOn } },
       order: [['roastedOn', 'DESC']],
     });
-    const stays = { ...carry(recipe.grind, 0, COME_BACK_SD, answering) };
     if (!then?.roastedOn || !bag?.roastedOn) {
+      const stays = carry(recipe.grind, 0, COME_BACK_SD, answering);
       return { ...stays, reason: 'Its roast day is not known: the setting of the card, not corrected for age.' };
     }
-    const ages = [daysBetween(then.roastedOn, keptOn), daysBetween(bag.roastedOn, today)] as const;
-    const { band } = restOf({ roastedOn: bag.roastedOn, today, roast: coffee.roast, frozen: bag.frozen });
+    const restedOn = ({ roastedOn, frozen }: Bag, day: string) =>
+      restOf({ roastedOn: roastedOn!, today: day, roast: coffee.roast, frozen });
+    const [before, now] = [restedOn(then, keptOn), restedOn(bag, today)];
     // Past its best a coffee has done what age can do.
-    const [from, to] = ages.map((age) => Math.min(Math.max(age, 0), band.pastDay));
-    const change = ageingBetween(from!, to!, band);
+    const [from, to] = [before, now].map(({ ageDays }) => Math.min(ageDays, now.band.pastDay));
+    const change = ageingBetween(from!, to!, now.band);
     const moved = carry(recipe.grind, -change, Math.hypot(COME_BACK_SD, change / 2), answering);
-    const was = `On day ${ages[0]} it stood at ${plainNumber(recipe.grind)}`;
     const percent = plainNumber(Math.abs(100 * Math.expm1(change)), 0);
-    const way = change < 0 ? 'faster' : 'slower';
-    const now = change === 0 ? 'as old as now' : `now, on day ${ages[1]}, it should pour about ${percent} % ${way}`;
-    return { ...moved, reason: `${was}; ${now}: ${plainNumber(moved.grind)}.` };
+    const pours =
+      percent === '0'
+        ? 'it should pour as it did'
+        : `it should pour about ${percent} % ${change < 0 ? 'faster' : 'slower'}`;
+    const was = `On day ${Math.round(before.ageDays)} it stood at ${plainNumber(recipe.grind)}`;
+    return {
+      ...moved,
+      reason: `${was}; now, on day ${Math.round(now.ageDays)}, ${pours}: ${plainNumber(moved.grind)}.`,
+    };
   }
 
   private async first(shopId: string, place: Place) {

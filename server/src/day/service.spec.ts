@@ -249,6 +249,8 @@ describe('another coffee', () => {
     );
     await change(ids, ids.coffeeId);
     expect(await standing(ids)).toMatchObject({ station: { coffeeId: ids.coffeeId, grind: back.grind } });
+    const again = { ...(await proposalOf(ids, ids.coffeeId)) };
+    expect(errorsOf((await house.put(`coffee-changes/${v7()}`, again).expect(422)).body)).toEqual(['toCoffeeId']);
   });
 
   it('takes what was thrown out off its bag, and opens the bag of the other', async () => {
@@ -257,9 +259,11 @@ describe('another coffee', () => {
     const [other, bagId] = [v7(), v7()];
     await house.put(`coffees/${other}`, { name: 'Other thrown', roast: 'medium' }).expect(200);
     await house.put(`bags/${bagId}`, { coffeeId: other, roastedOn: '2026-02-25', weightGrams: 500 }).expect(200);
+    await pour(ids, { doseGrams: null });
     await change(ids, other);
     const { bags } = await house.get<{ bags: { coffeeId: string; leftGrams: number }[] }>('stock');
-    expect(bags.find(({ coffeeId }) => coffeeId === ids.coffeeId)).toMatchObject({ leftGrams: 960 });
+    // 40 g discarded, and 18 g aimed at where nobody said the dose.
+    expect(bags.find(({ coffeeId }) => coffeeId === ids.coffeeId)).toMatchObject({ leftGrams: 942 });
     expect(await house.get(`bags/${bagId}`)).toMatchObject({ openedOn: '2026-03-02' });
     const stranger = { ...(await proposalOf(ids, ids.coffeeId)), bagId };
     const refused = await house.put(`coffee-changes/${v7()}`, stranger).expect(422);

@@ -45,7 +45,7 @@ export function describeApi(app: NestExpressApplication): OpenAPIObject {
     .setTitle('Olvet')
     .setDescription(
       'Dial in espresso. Ids are UUIDs made by the client; every PUT may be sent again and changes nothing the second ' +
-        'time. A row that exists is changed with the revision last seen; lists come in pages. Errors are problem+json ' +
+        'time. The header Olvet-Person, a first name percent-encoded, says who writes. A row that exists is changed with the revision last seen; lists come in pages. Errors are problem+json ' +
         '(RFC 9457) with the path of every field they are about.',
     )
     .setVersion('1')

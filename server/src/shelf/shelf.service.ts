@@ -13,12 +13,12 @@ const PACE_DAYS = 14;
 const SIP = 0.25;
 
 /**
- * Shots with the coffee they were made of. Lateral, so that every
+ * Shots with the coffee they were made of; a dose nobody said is taken as the station aims. Lateral, so that every
  * station's own index bounds the work to the time asked for.
  */
 const SHOTS_SINCE = `
   SELECT coalesce(x."coffeeId", s."coffeeId") AS "coffeeId", x."pulledAt",
-         coalesce(x."doseGrams", 0) + CASE WHEN x."purged" AND x."grind" <> x."before" THEN g."purgeGrams" ELSE 0 END AS "grams"
+         coalesce(x."doseGrams", (s."target" ->> 'doseGrams')::float8) + CASE WHEN x."purged" AND x."grind" <> x."before" THEN g."purgeGrams" ELSE 0 END AS "grams"
   FROM stations s
   JOIN grinders g ON g."shopId" = s."shopId" AND g."id" = s."grinderId"
   CROSS JOIN LATERAL (

@@ -115,7 +115,15 @@ export const api = generatedApi.enhanceEndpoints({
         ...(day?.shots ?? []).map((shot) => ({ type: 'Shots' as const, id: shot.id })),
       ],
     },
-    putSeveralShots: { invalidatesTags: [rows('Shots')] },
+    putSeveralShots: {
+      invalidatesTags: (_shots, _error, { severalShotsDto: { shots } }) => [
+        rows('Shots'),
+        ...shots.flatMap(({ id, runId }) => [
+          { type: 'Shots' as const, id },
+          ...(runId ? [{ type: 'Runs' as const, id: runId }] : []),
+        ]),
+      ],
+    },
     getStock: { providesTags: (['Bags', 'Shots', 'CoffeeChanges'] as const).map(rows) },
     getWear: { providesTags: (['Grinders', 'Shots'] as const).map(rows) },
     getTastedToday: { providesTags: (['Tastings', 'Shots'] as const).map(rows) },

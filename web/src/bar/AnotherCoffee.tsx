@@ -1,4 +1,4 @@
-import { plainNumber } from '@olvet/core';
+import { LIMITS, plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { useGetProposalQuery, useListCoffeesQuery, type BoardStationView, type ProposalView } from '../app/api';
@@ -14,7 +14,6 @@ import stripStyles from './StationStrip.module.css';
 import { useCoffeeChange } from './useCoffeeChange';
 import { useOpenRun } from './useOpenRun';
 
-const MOST_THROWN_GRAMS = 5000;
 /** What a small hopper and the chute under it hold. */
 const USUAL_THROWN_GRAMS = 30;
 
@@ -55,7 +54,7 @@ function Proposed({
   const { station, coffeeName } = standing;
   const { currentData: proposal, error } = useGetProposalQuery({ id: station.id, coffeeId });
   const [thrownGrams, setThrown] = useState<number | null>(null);
-  const { change, isSaving, error: refused } = useCoffeeChange(station);
+  const { change, isBusy, error: refused } = useCoffeeChange(station);
   const { open, opening, error: notOpened } = useOpenRun();
   if (!proposal) return <Loading error={error} />;
   const { grind, grindSd } = proposal;
@@ -76,15 +75,14 @@ function Proposed({
           unit="g"
           value={thrownGrams}
           step={5}
-          min={0}
-          max={MOST_THROWN_GRAMS}
+          {...LIMITS.thrownGrams}
           from={USUAL_THROWN_GRAMS}
           onChange={setThrown}
         />
         <Button
           size="large"
           type={isBack ? 'primary' : 'default'}
-          loading={isSaving || opening}
+          loading={isBusy || opening}
           onClick={() => void put(false)}
         >
           Put it in
@@ -92,7 +90,7 @@ function Proposed({
         <Button
           size="large"
           type={isBack ? 'default' : 'primary'}
-          loading={isSaving || opening}
+          loading={isBusy || opening}
           onClick={() => void put(true)}
         >
           Put it in and dial in

@@ -6,6 +6,7 @@ import { saved } from '../app/justSavedSlice';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { shotFromLine } from '../parts/shotFromLine';
 import { useShopHours } from '../parts/useShopHours';
+import { ANY_BASKET, useDoubts } from '../dialin/useDoubts';
 import { toldBy, type ServiceAim } from './service';
 
 /** Stores a shot of service at a station, and remembers it so that it can be undone from there. */
@@ -14,6 +15,7 @@ export function useServiceShot({ station }: Pick<BoardStationView, 'station'>) {
   const dispatch = useAppDispatch();
   const person = useAppSelector((state) => state.settings.person);
   const hours = useShopHours();
+  const askDoubts = useDoubts({ basket: ANY_BASKET, run: station });
   // Kept over retries, so that sending again is the same shot.
   const pendingId = useRef(v7());
   const isBusy = useRef(false);
@@ -25,6 +27,7 @@ export function useServiceShot({ station }: Pick<BoardStationView, 'station'>) {
     if (isBusy.current) return false;
     isBusy.current = true;
     try {
+      if ((await askDoubts(line, { ...settings, grind: settings.grind ?? 0 })) === 'to-correct') return false;
       const id = pendingId.current;
       const now = new Date();
       const place = { stationId: station.id, cardVersionId: card?.versionId ?? null };

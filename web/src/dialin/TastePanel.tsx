@@ -1,6 +1,6 @@
 import { combineTastings, TASTE_WORDS, VERDICTS, type Expectation, type Serving } from '@olvet/core';
 import { AutoComplete, Button } from 'antd';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import {
   usePutShotMutation,
@@ -115,15 +115,11 @@ export function TastePanel({ sheet, number: named, expect, closed, isPulling = f
   return (
     <section className={styles.panel} aria-label={named ? `Taste of shot ${number} again` : 'Taste'}>
       {!named && whose.ask && (
-        <div className={styles.whose} role="alertdialog" aria-label="Whose taste was that?">
-          <p>What you noted while shot {whose.ask.earlier + 1} poured is the taste of</p>
-          <Button size="large" onClick={whose.isEarlier}>
-            Shot {whose.ask.earlier}
-          </Button>
-          <Button size="large" onClick={() => void moveToLater(sheet.shots[whose.ask!.earlier - 1]!, whose.ask!.later)}>
-            Shot {whose.ask.earlier + 1}
-          </Button>
-        </div>
+        <WhoseNote
+          earlier={whose.ask.earlier}
+          onEarlier={whose.isEarlier}
+          onLater={() => void moveToLater(sheet.shots[whose.ask!.earlier - 1]!, whose.ask!.later)}
+        />
       )}
       <h2>{shot ? `Taste of shot ${number}` : 'Taste'}</h2>
       <p className="quiet small">{hintFor(shot !== undefined, isPulling, number)}</p>
@@ -195,6 +191,25 @@ export function TastePanel({ sheet, number: named, expect, closed, isPulling = f
       {palate && <p className="quiet small">{palateInWords(palate)} Notes are counted from there.</p>}
       <ProblemAlert error={error ?? shotError} />
     </section>
+  );
+}
+
+/** Two large buttons, brought into sight: on a phone the pad lies below the sheet. */
+function WhoseNote({ earlier, onEarlier, onLater }: { earlier: number; onEarlier: () => void; onLater: () => void }) {
+  const question = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    question.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
+  return (
+    <div ref={question} className={styles.whose} role="alertdialog" aria-label="Whose taste was that?">
+      <p>What you noted while shot {earlier + 1} poured is the taste of</p>
+      <Button size="large" onClick={onEarlier}>
+        Shot {earlier}
+      </Button>
+      <Button size="large" onClick={onLater}>
+        Shot {earlier + 1}
+      </Button>
+    </div>
   );
 }
 

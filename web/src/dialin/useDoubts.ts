@@ -1,4 +1,4 @@
-import { doubtsOf, plainNumber, type Doubt, type DoubtedFigure, type Settings } from '@olvet/core';
+import { doubtsOf, LIMITS, plainNumber, type Doubt, type DoubtedFigure, type Settings } from '@olvet/core';
 import { App } from 'antd';
 import type { SheetView } from '../app/api';
 
@@ -10,6 +10,9 @@ const WORDS: Record<DoubtedFigure, { called: string; unit: string }> = {
 };
 
 type Bounds = Pick<SheetView['basket'], 'minGrams' | 'maxGrams'>;
+
+/** In service another basket may have been at hand: its size raises no doubt. */
+export const ANY_BASKET: Bounds = { minGrams: LIMITS.doseGrams.min, maxGrams: LIMITS.doseGrams.max };
 
 /** What is read of a sheet. */
 export type Doubted = { basket: Bounds } & { run: Pick<SheetView['run'], 'target'> };

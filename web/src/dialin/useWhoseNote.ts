@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { SheetShotView, SheetView } from '../app/api';
 import type { Note } from './note';
 
@@ -23,16 +23,12 @@ export interface WhoseNote {
 /** Remembers what was noted while a shot poured, and asks whose it was once that shot is saved. */
 export function useWhoseNote({ shots }: SheetView, isPulling: boolean): WhoseNote {
   const [note, setNote] = useState<OpenNote | null>(null);
-  const latest = useRef(note);
-  useEffect(() => {
-    latest.current = note;
-  });
   const at = note === null ? -1 : shots.findIndex(({ id }) => id === note.shotId);
   const later = at >= 0 ? shots[at + 1] : undefined;
   return {
     ask: later ? { earlier: at + 1, later } : null,
     noting: (shotId, before) => {
-      if (isPulling && latest.current?.shotId !== shotId) setNote({ shotId, before });
+      if (isPulling && note?.shotId !== shotId) setNote({ shotId, before });
     },
     isEarlier: () => setNote(null),
     take: () => {

@@ -7,6 +7,7 @@ import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
 import { TimeStrip } from '../bar/TimeStrip';
 import { ShotForm } from '../dialin/ShotForm';
+import { ANY_BASKET } from '../dialin/useDoubts';
 import { day as dayInWords } from '../parts/format';
 import { lineOfShot } from '../parts/lineOfShot';
 import { Loading } from '../parts/Loading';
@@ -109,7 +110,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
         {correcting && (
           <ShotForm
             key={correcting.id}
-            sheet={{ basket: ANY_BASKET, run: { target: station.target } }}
+            sheet={{ basket: ANY_BASKET, run: station }}
             shot={correcting}
             onClose={() => correct(null)}
           >
@@ -122,8 +123,6 @@ function StationDay({ standing }: { standing: BoardStationView }) {
 }
 
 const KIND_WORDS = { 'dial-in': 'dial-in', service: 'service', check: 'check' } as const;
-/** In service another basket may have been at hand: its size raises no doubt. */
-const ANY_BASKET = { minGrams: 1, maxGrams: 60 };
 
 function hourOf({ pulledAt }: SheetShotView, hours: ShopHours): string {
   return clockTimeOf(new Date(pulledAt), hours);

@@ -27,8 +27,6 @@ class Finger {
   }
 }
 
-test.describe.configure({ mode: 'serial' });
-
 test('ten shots of service at three stations, at most four taps each', async ({ page }) => {
   await page.goto(DEMO_URL);
   const { stations } = await boardOf(page);
