@@ -112,7 +112,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
       </div>
       <div className={`${styles.bottom} ${pulling ? styles.pulling : closed ? '' : styles.advice}`}>
         <ProblemAlert error={writing.error} />
-        <UndoSaved place={run.id} />
+        {pulling && <UndoSaved place={run.id} />}
         {writing.question}
         {closed && <ClosedPanel sheet={sheet} />}
         {!closed && !pulling && (
@@ -123,15 +123,18 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               finer={sheet.grinder.finer}
               edited={edited !== null}
               actions={
-                <NextActions
-                  dialled={dialled}
-                  isAgain={last !== undefined && ghost !== null && isSame(plannedOf(last), ghost)}
-                  isFirst={last === undefined}
-                  onTake={take}
-                  onPullAgain={pullAgain}
-                  onKeep={() => keep()}
-                  onGiveUp={writing.giveUp}
-                />
+                <>
+                  <NextActions
+                    dialled={dialled}
+                    isAgain={last !== undefined && ghost !== null && isSame(plannedOf(last), ghost)}
+                    isFirst={last === undefined}
+                    onTake={take}
+                    onPullAgain={pullAgain}
+                    onKeep={() => keep()}
+                    onGiveUp={writing.giveUp}
+                  />
+                  <UndoSaved place={run.id} />
+                </>
               }
               onAlternative={choose}
               onBackToAdvice={() => did({ did: 'drop-own' })}

@@ -192,19 +192,19 @@ describe('a note made while the next shot pours', () => {
 
   it('stays with the shot before where it is of that', async () => {
     const written = await noteWhilePulling();
-    fireEvent.click(screen.getByRole('button', { name: 'Shot 1' }));
-    expect(screen.queryByRole('alertdialog')).not.toBeInTheDocument();
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 1' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());
     expect(written).toHaveLength(1);
   });
 
   it('moves to the later shot, and the earlier one says again what it said', async () => {
     const written = await noteWhilePulling();
-    fireEvent.click(screen.getByRole('button', { name: 'Shot 2' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
     const restored = await next(written, 3);
     expect(written[1]!.body).toMatchObject({ shotId: 'b', balance: 1, sweetness: 8 });
     expect(restored).toMatchObject({ path: '/api/tastings/first', body: { shotId: 'a', balance: 1 } });
     expect(restored.body.sweetness ?? null).toBeNull();
-    expect(screen.queryByRole('alertdialog')).not.toBeInTheDocument();
+    await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());
   });
 });
 

@@ -1,6 +1,6 @@
 import { combineTastings, TASTE_WORDS, VERDICTS, type Expectation, type Serving } from '@olvet/core';
-import { AutoComplete, Button } from 'antd';
-import { useEffect, useRef, useState } from 'react';
+import { AutoComplete, Button, Modal } from 'antd';
+import { useState } from 'react';
 import { v7 } from 'uuid';
 import {
   usePutShotMutation,
@@ -18,6 +18,7 @@ import { toleranceOf } from './settings';
 import { storedShotDto } from './shotDto';
 import { Mark } from './Mark';
 import { noteOf, type Note } from './note';
+import questionStyles from './Question.module.css';
 import { Swallowed } from './Swallowed';
 import { TastePad, type Cup } from './TastePad';
 import styles from './TastePanel.module.css';
@@ -194,22 +195,24 @@ export function TastePanel({ sheet, number: named, expect, closed, isPulling = f
   );
 }
 
-/** Two large buttons, brought into sight: on a phone the pad lies below the sheet. */
+/** Two large buttons, above everything: on a phone the pad lies below the sheet. */
 function WhoseNote({ earlier, onEarlier, onLater }: { earlier: number; onEarlier: () => void; onLater: () => void }) {
-  const question = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    question.current?.scrollIntoView({ block: 'nearest' });
-  }, []);
   return (
-    <div ref={question} className={styles.whose} role="alertdialog" aria-label="Whose taste was that?">
-      <p>What you noted while shot {earlier + 1} poured is the taste of</p>
-      <Button size="large" onClick={onEarlier}>
-        Shot {earlier}
-      </Button>
-      <Button size="large" onClick={onLater}>
-        Shot {earlier + 1}
-      </Button>
-    </div>
+    <Modal
+      open
+      footer={null}
+      title={`What you noted while shot ${earlier + 1} poured is the taste of`}
+      onCancel={onEarlier}
+    >
+      <div className={questionStyles.answers}>
+        <Button size="large" onClick={onEarlier}>
+          Shot {earlier}
+        </Button>
+        <Button size="large" onClick={onLater}>
+          Shot {earlier + 1}
+        </Button>
+      </div>
+    </Modal>
   );
 }
 

@@ -1,7 +1,7 @@
 import { offPlan, plainNumber, type OffPlan, type Settings, type ShotLine } from '@olvet/core';
 import { Button, Modal } from 'antd';
 import { useState, type ReactNode } from 'react';
-import styles from './OffPlan.module.css';
+import styles from './Question.module.css';
 
 const CALLED: Record<OffPlan['figure'], string> = { doseGrams: 'Dose', yieldGrams: 'Yield' };
 
