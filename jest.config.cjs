@@ -22,6 +22,7 @@ module.exports = {
   projects: [
     plain('core'),
     plain('server'),
+    plain('standins'),
     plain('tools'),
     {
       displayName: 'web',

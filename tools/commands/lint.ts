@@ -32,7 +32,7 @@ export const CHECKS: Check[] = [
       '.dependency-cruiser.cjs',
       '--output-type',
       'err',
-      ...['core', 'server', 'web'].map((name) => `${name}/src`),
+      ...['core', 'server', 'standins', 'web'].map((name) => `${name}/src`),
     ],
   },
   { name: 'description of the API', args: ['tsx', 'tools/lintApi.mts'] },

@@ -21,13 +21,16 @@ const PARTS: Part[] = [
       'server/migrations',
       'server/demo',
       'server/tsconfig.json',
+      'standins/src',
+      'standins/tsconfig.json',
     ],
     output: 'server/dist/src/main.js',
     async build() {
       // A build info that outlives its output makes tsc emit nothing and say nothing.
       rmSync('server/dist', { recursive: true, force: true });
       rmSync('core/dist', { recursive: true, force: true });
-      return runShown('npx', ['--no-install', 'tsc', '-b', 'server']);
+      rmSync('standins/dist', { recursive: true, force: true });
+      return runShown('npx', ['--no-install', 'tsc', '-b', 'server', 'standins']);
     },
   },
   {

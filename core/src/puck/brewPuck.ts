@@ -42,7 +42,8 @@ export interface BrewedPuck {
   trace: FlowPoint[];
 }
 
-const STEP_SECONDS = 0.1;
+/** One step of a puck, s. */
+export const STEP_SECONDS = 0.1;
 const MAX_SECONDS = 180;
 /** Solubility limit of the liquid in the pores, g dissolved per ml; first drops of espresso reach 25–30 %. */
 const SATURATION = 0.4;
@@ -51,6 +52,8 @@ const CORE_RATE = 0.048;
 /** Resistance of 18 g at 276 µm, bar·s/ml, before anything dissolves. */
 const RESISTANCE = 7.8;
 const REFERENCE_MICRONS = 276;
+/** Share of the water still to come when the filter below is wet all over [assumption]. */
+const COVERED_LEFT = 0.12;
 
 /** Grain size at a grind setting, µm; never below 60 (burrs touch). */
 export function grainMicrons(grinder: PuckWorld['grinder'], grind: number): number {
@@ -58,8 +61,16 @@ export function grainMicrons(grinder: PuckWorld['grinder'], grind: number): numb
   return Math.max(60, grinder.micronsAtZero + grinder.micronsPerUnit * units + grinder.bend * units * units);
 }
 
+/** What the machine does to the puck during one step. */
+export interface Drive {
+  /** What pushes, bar; 0 while nothing runs. */
+  bar: number;
+  /** It gives no more than this, ml/s. */
+  mostMlPerSecond: number;
+}
+
 /**
- * Brews one puck by explicit Euler steps of 0.1 s.
+ * One puck, brewed by explicit Euler steps of 0.1 s.
  *
  * Flow: water first fills the headspace and soaks the bed, then Darcy's law q = p / R with
  * R ∝ dose^a · size^−b (Kozeny–Carman with fines moving b off 2) · crowding in a full basket, falling by the bed's
@@ -69,78 +80,115 @@ export function grainMicrons(grinder: PuckWorld['grinder'], grind: number): numb
  * stirred tank washed out by the flow, which is why more water extracts more.
  * Channel: its share of the flow meets little resistance and already exhausted coffee.
  */
-export function brewPuck(world: PuckWorld, settings: BrewSettings, condition: PuckCondition): BrewedPuck {
-  const { coffee, machine, basket } = world;
-  const bed = describeBed(world, settings, condition);
-  const heat = Math.exp(0.09 * (settings.temperatureC + machine.temperatureOffsetC - 93));
-  const surfaceRate = SURFACE_RATE * heat;
-  const coreRate = CORE_RATE * heat * coffee.diffusion * (bed.microns / REFERENCE_MICRONS) ** -1.3;
-  const soluble = coffee.solubleShare * settings.doseGrams;
-  let surface = soluble * bed.surfaceShare;
-  let core = soluble - surface;
-  let inPores = 0;
-  const poreMl = 1.05 * settings.doseGrams;
-  // A fuller basket leaves less room to fill above the puck.
-  let toFillMl = Math.max(3, 12 - 1.5 * (settings.doseGrams - basket.nominalGrams)) + 0.85 * settings.doseGrams;
+export class Puck {
+  seconds = 0;
+  firstDripSeconds = 0;
+  cupGrams = 0;
+  cupDissolved = 0;
+  /** Water through the puck in the last step, ml/s, and what it was pushed with, bar. */
+  flow = 0;
+  bar = 0;
+  private readonly bed: Bed;
+  private readonly soluble: number;
+  private readonly poreMl: number;
+  private readonly toFillAtFirst: number;
+  private readonly surfaceRate: number;
+  private readonly coreRate: number;
+  private surface: number;
+  private core: number;
+  private inPores = 0;
+  private toFillMl: number;
 
-  let seconds = 0;
-  let firstDripSeconds = 0;
-  let cupGrams = 0;
-  let cupDissolved = 0;
-  const trace: FlowPoint[] = [];
-  while (cupGrams < settings.yieldGrams && seconds < MAX_SECONDS) {
-    const soaking = seconds < machine.preBrewSeconds;
-    const gone = 1 - (surface + core) / soluble;
-    const resistance = bed.resistance * (1 - world.bed.relaxation * Math.min(1, gone / 0.8));
-    // Until the bed is wet through, water meets only part of it.
-    const resisting = toFillMl > 0 ? 0.35 * resistance : resistance;
-    const limit = soaking ? machine.preBrewMlPerSecond : machine.pumpMaxMlPerSecond;
-    const flow = Math.min(limit, machine.pumpBar / resisting);
-    const wet = Math.min(1, (seconds + STEP_SECONDS) / 3);
-    const room = Math.max(0, 1 - inPores / poreMl / SATURATION);
-    const fromSurface = surfaceRate * surface * room * wet * STEP_SECONDS;
-    const fromCore = coreRate * core * room * wet * STEP_SECONDS;
-    surface -= fromSurface;
-    core -= fromCore;
-    inPores += fromSurface + fromCore;
-    seconds += STEP_SECONDS;
-    if (toFillMl > 0) {
-      toFillMl -= flow * STEP_SECONDS;
-      firstDripSeconds = seconds;
-    } else {
-      // Water in the channel passes the bed by: it carries little and leaves the rest less washed.
-      const through = flow * (1 - 0.75 * condition.channelShare);
-      const carried = Math.min(inPores, (inPores / poreMl) * through * STEP_SECONDS);
-      inPores -= carried;
-      cupDissolved += carried;
-      cupGrams += flow * STEP_SECONDS;
-    }
-    trace.push({
-      seconds,
-      grams: cupGrams,
-      bar: Math.min(machine.pumpBar, flow * resisting),
-      celsius: settings.temperatureC,
-    });
+  constructor(
+    private readonly world: PuckWorld,
+    settings: Omit<BrewSettings, 'yieldGrams'>,
+    private readonly condition: PuckCondition,
+  ) {
+    const { coffee, machine, basket } = world;
+    this.bed = describeBed(world, settings, condition);
+    const heat = Math.exp(0.09 * (settings.temperatureC + machine.temperatureOffsetC - 93));
+    this.surfaceRate = SURFACE_RATE * heat;
+    this.coreRate = CORE_RATE * heat * coffee.diffusion * (this.bed.microns / REFERENCE_MICRONS) ** -1.3;
+    this.soluble = coffee.solubleShare * settings.doseGrams;
+    this.surface = this.soluble * this.bed.surfaceShare;
+    this.core = this.soluble - this.surface;
+    this.poreMl = 1.05 * settings.doseGrams;
+    // A fuller basket leaves less room to fill above the puck.
+    this.toFillMl = Math.max(3, 12 - 1.5 * (settings.doseGrams - basket.nominalGrams)) + 0.85 * settings.doseGrams;
+    this.toFillAtFirst = this.toFillMl;
   }
-  const grams = Math.max(cupGrams, 0.1);
-  const extractionPercent = (100 * cupDissolved) / settings.doseGrams;
+
+  /** Wet from edge to edge, from below: a little before the first drops fall. */
+  get isCovered(): boolean {
+    return this.toFillMl <= COVERED_LEFT * this.toFillAtFirst;
+  }
+
+  /** `opened`: a channel that came about during the shot, as a share of the flow. */
+  step(drive: Drive, opened = 0): void {
+    const channelShare = Math.max(this.condition.channelShare, opened);
+    const gone = 1 - (this.surface + this.core) / this.soluble;
+    const relaxed = 1 - this.world.bed.relaxation * Math.min(1, gone / 0.8);
+    const through = (1 - 0.75 * channelShare) / (1 - 0.75 * this.condition.channelShare);
+    const resistance = this.bed.resistance * relaxed * through;
+    // Until the bed is wet through, water meets only part of it.
+    const resisting = this.toFillMl > 0 ? 0.35 * resistance : resistance;
+    const flow = Math.min(drive.mostMlPerSecond, drive.bar / resisting);
+    const wet = Math.min(1, (this.seconds + STEP_SECONDS) / 3);
+    const room = Math.max(0, 1 - this.inPores / this.poreMl / SATURATION);
+    const fromSurface = this.surfaceRate * this.surface * room * wet * STEP_SECONDS;
+    const fromCore = this.coreRate * this.core * room * wet * STEP_SECONDS;
+    this.surface -= fromSurface;
+    this.core -= fromCore;
+    this.inPores += fromSurface + fromCore;
+    this.seconds += STEP_SECONDS;
+    this.flow = flow;
+    this.bar = Math.min(drive.bar, flow * resisting);
+    if (this.toFillMl > 0) {
+      this.toFillMl -= flow * STEP_SECONDS;
+      this.firstDripSeconds = this.seconds;
+      return;
+    }
+    // Water in the channel passes the bed by: it carries little and leaves the rest less washed.
+    const washing = flow * (1 - 0.75 * channelShare);
+    const carried = Math.min(this.inPores, (this.inPores / this.poreMl) * washing * STEP_SECONDS);
+    this.inPores -= carried;
+    this.cupDissolved += carried;
+    this.cupGrams += flow * STEP_SECONDS;
+  }
+}
+
+/** Brews one puck to its yield. */
+export function brewPuck(world: PuckWorld, settings: BrewSettings, condition: PuckCondition): BrewedPuck {
+  const { machine, coffee } = world;
+  const puck = new Puck(world, settings, condition);
+  const trace: FlowPoint[] = [];
+  while (puck.cupGrams < settings.yieldGrams && puck.seconds < MAX_SECONDS) {
+    const isSoaking = puck.seconds < machine.preBrewSeconds;
+    const mostMlPerSecond = isSoaking ? machine.preBrewMlPerSecond : machine.pumpMaxMlPerSecond;
+    puck.step({ bar: machine.pumpBar, mostMlPerSecond });
+    trace.push({ seconds: puck.seconds, grams: puck.cupGrams, bar: puck.bar, celsius: settings.temperatureC });
+  }
+  const grams = Math.max(puck.cupGrams, 0.1);
+  const extractionPercent = (100 * puck.cupDissolved) / settings.doseGrams;
   return {
-    totalContactSeconds: seconds,
-    pumpOnSeconds: seconds - machine.preBrewSeconds,
-    firstDripSeconds,
+    totalContactSeconds: puck.seconds,
+    pumpOnSeconds: puck.seconds - machine.preBrewSeconds,
+    firstDripSeconds: puck.firstDripSeconds,
     extractionPercent,
-    tdsPercent: (100 * cupDissolved) / grams,
+    tdsPercent: (100 * puck.cupDissolved) / grams,
     overExtractedShare: condition.channelShare + Math.max(0, extractionPercent / (100 * coffee.solubleShare) - 0.8),
-    choked: cupGrams < settings.yieldGrams,
+    choked: puck.cupGrams < settings.yieldGrams,
     trace,
   };
 }
 
-function describeBed(
-  world: PuckWorld,
-  settings: BrewSettings,
-  condition: PuckCondition,
-): { microns: number; resistance: number; surfaceShare: number } {
+interface Bed {
+  microns: number;
+  resistance: number;
+  surfaceShare: number;
+}
+
+function describeBed(world: PuckWorld, settings: Omit<BrewSettings, 'yieldGrams'>, condition: PuckCondition): Bed {
   const { coffee, grinder, basket } = world;
   const own = grainMicrons(grinder, settings.grind);
   const old = condition.oldGrind === null ? own : grainMicrons(grinder, condition.oldGrind);

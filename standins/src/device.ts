@@ -1,0 +1,48 @@
+import type { DeviceCommand, DeviceKind, DeviceValues } from '@olvet/core';
+import type { BenchEvent } from './bench';
+import { STAND_INS } from './lineup';
+import { DeviceLink } from './link';
+
+/** Between the bench and the process of one device. */
+export type ToStandIn =
+  | { is: 'reading'; values: DeviceValues }
+  | { is: 'event'; event: BenchEvent }
+  | { is: 'acted'; id: number; why: string | null };
+export interface FromStandIn {
+  is: 'act';
+  id: number;
+  command: DeviceCommand;
+  value?: number;
+}
+
+/** One simulated device, a process of its own: `device.js KIND ADDRESS KEY`, started by the bench. */
+function main([kind, address, key]: string[]): void {
+  const standIn = STAND_INS.find((each) => each.kind === (kind as DeviceKind));
+  if (!standIn || !address || !key || !process.send) throw new TypeError('is started by the bench');
+  const { name, unit, capabilities } = standIn;
+  const asked = new Map<number, (why: string | null) => void>();
+  let count = 0;
+  const link = new DeviceLink({
+    ...{ kind: standIn.kind, name, unit, capabilities, address, key, simulated: true },
+    onCommand: (command, value) => {
+      count += 1;
+      process.send!({ is: 'act', id: count, command, value } satisfies FromStandIn);
+      return new Promise((answer) => asked.set(count, answer));
+    },
+    onWord: (word) => {
+      if (word.type === 'refused') process.stderr.write(`${name}: ${word.message}\n`);
+    },
+  });
+  process.on('message', (message: ToStandIn) => {
+    if (message.is === 'reading') link.report(message.values);
+    if (message.is === 'event') link.happen(message.event.event, message.event.values);
+    if (message.is === 'acted') {
+      asked.get(message.id)?.(message.why);
+      asked.delete(message.id);
+    }
+  });
+  process.on('disconnect', () => process.exit(0));
+  process.on('SIGINT', () => {});
+}
+
+main(process.argv.slice(2));
