@@ -9,6 +9,9 @@ import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
 import { CoffeeChangesModule } from './coffeeChanges/coffeeChanges.module';
+import { DevicesModule } from './devices/devices.module';
+import { LiveModule } from './live/live.module';
+import { PullsModule } from './pulls/pulls.module';
 import { DayModule } from './day/day.module';
 import { PeopleModule } from './people/people.module';
 import { ShelfModule } from './shelf/shelf.module';
@@ -74,6 +77,9 @@ export class AppModule {
         PeopleModule,
         DayModule,
         CoffeeChangesModule,
+        LiveModule,
+        DevicesModule,
+        PullsModule,
       ],
       providers: [{ provide: CONFIG, useValue: config }, Clock],
       exports: [CONFIG, Clock],

@@ -22,6 +22,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     bodyParser: false,
     bufferLogs: true,
     abortOnError: false,
+    // The event stream never ends by itself.
+    forceCloseConnections: true,
   });
   app.useLogger(app.get(Logger));
   app.use(

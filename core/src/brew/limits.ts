@@ -21,6 +21,11 @@ export const LIMITS = {
   /** A choked shot may drip for a quarter of an hour before somebody stops it. */
   timeSeconds: { min: 1, max: 900 },
   firstDripSeconds: { min: 0, max: 900 },
+  /** Soak, covering, ten grams, contact: each a part of a shot, or all of it. */
+  phaseSeconds: { min: 0, max: 900 },
+  /** Of a pre-brew valve in thirty seconds. */
+  valveGrams: { min: 0, max: 500 },
+  unlevelledGrams: { min: 0, max: 100 },
   windowSeconds: { min: 5, max: 120 },
   /** What a hopper holds at most. */
   thrownGrams: { min: 0, max: 5000 },

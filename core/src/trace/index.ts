@@ -11,3 +11,13 @@ export {
 } from './contract';
 export { parseTraceRequest, readTrace, type ParsedTraceRequest } from './readTrace';
 export { traceLine } from './traceLine';
+export {
+  parseStoredTrace,
+  PULL_MARKS,
+  requestOf,
+  tracedOf,
+  type PullMark,
+  type PullMarkKind,
+  type StoredTrace,
+  type Traced,
+} from './stored';

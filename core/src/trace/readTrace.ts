@@ -10,6 +10,7 @@ import {
 import { followFlow, type Flow } from './flow';
 import { interval, secondsUntil, SLOWEST_FLOW } from './forecast';
 import { firstDripOf, QUIET_SD, reachedAt, type Empty } from './marks';
+import { round } from './round';
 import { median, nowOf, readingsOf, scatterOf, type Reading } from './readings';
 
 /** What still falls after the stop where nobody has learned it: some, and more where it flows faster [assumption]. */
@@ -180,10 +181,6 @@ function summaryOf(
     isLateRush: lateOverMid !== null && lateOverMid >= LATE_RUSH,
     contactSeconds: start === null ? null : round(stopped - start, 1),
   };
-}
-
-function round(value: number, decimals: number): number {
-  return Number(value.toFixed(decimals));
 }
 
 function rounded({ mean, p10, p90 }: ReturnType<typeof interval>): ReturnType<typeof interval> {

@@ -1,6 +1,6 @@
 import { applyDecorators } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional, type ApiPropertyOptions } from '@nestjs/swagger';
-import { isCurrency, isTimeZone, METHOD_IDS, SMALLEST_STEP } from '@olvet/core';
+import { isCurrency, isTimeZone, METHOD_IDS, parseStoredTrace, SMALLEST_STEP, TRACE_COLUMNS } from '@olvet/core';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -95,6 +95,18 @@ export function BooleanField(field: Common = {}): PropertyDecorator {
 /** An id made by the client: a UUID, version 7 by preference. */
 export function IdField(field: Common = {}): PropertyDecorator {
   return documented(field, { type: String, format: 'uuid' }, IsUUID('all', { message: 'must be a UUID' }));
+}
+
+/** A list of ids, none twice. */
+export function IdListField(field: Common & { maxItems: number }): PropertyDecorator {
+  return documented(
+    field,
+    { type: [String] } as ApiPropertyOptions,
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(field.maxItems, { message: `must have at most ${field.maxItems} entries` }),
+    ArrayUnique({ message: 'must not name one twice' }),
+    IsUUID('all', { each: true, message: 'must hold UUIDs' }),
+  );
 }
 
 const INSTANT = 'must be a date and time like 2026-03-01T06:41:00Z or 2026-03-01T08:41:00+02:00';
@@ -202,6 +214,35 @@ function IsPart(many = false): PropertyDecorator {
         defaultMessage: () => (many ? 'must be a list of objects' : 'must be an object'),
       },
     });
+}
+
+/** What scale and machine said while a shot ran: columns, rows and marks, as core reads them. */
+export function TraceField(field: Common): PropertyDecorator {
+  const number = { type: 'number', nullable: true };
+  const mark = { kind: { type: 'string' }, seconds: { type: 'number' }, clock: { type: 'integer', nullable: true } };
+  const properties = {
+    columns: { type: 'array', items: { type: 'string', enum: [...TRACE_COLUMNS] }, example: ['seconds', 'grams'] },
+    rows: { type: 'array', items: { type: 'array', items: number }, example: [[0, 0]] },
+    marks: { type: 'array', items: { type: 'object', properties: mark, required: ['kind', 'seconds'] }, example: [] },
+  };
+  const complaint = (value: unknown): string | null => {
+    const parsed = parseStoredTrace(value);
+    if (parsed.ok) return null;
+    const { path, message } = parsed.errors[0]!;
+    return path ? `${path} ${message}` : message;
+  };
+  const rule: PropertyDecorator = (target, property) =>
+    registerDecorator({
+      name: 'isTrace',
+      target: target.constructor,
+      propertyName: String(property),
+      validator: {
+        validate: (value: unknown) => complaint(value) === null,
+        defaultMessage: (args?: ValidationArguments) => complaint(args?.value) ?? '',
+      },
+    });
+  const api = { type: 'object', properties, required: ['columns', 'rows', 'marks'] };
+  return documented(field, api as unknown as ApiPropertyOptions, rule);
 }
 
 /** Cross-field rule: this number must lie above (or at) another one of the same object, which is `called` so where people read it. */

@@ -17,6 +17,7 @@ import * as shopDay from '../../migrations/0009-shop-day';
 import * as possible from '../../migrations/0010-possible';
 import * as runningTotals from '../../migrations/0011-running-totals';
 import * as trueRecords from '../../migrations/0012-true-records';
+import * as thePull from '../../migrations/0013-the-pull';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -32,6 +33,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0010-possible': possible,
   '0011-running-totals': runningTotals,
   '0012-true-records': trueRecords,
+  '0013-the-pull': thePull,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -16,6 +16,9 @@ import { Machine } from '../machines/machine.entity';
 import { Run } from '../runs/run.entity';
 import { Shop } from '../shop/shop.entity';
 import { Shot, ShotEdit } from '../shots/shot.entity';
+import { Device } from '../devices/device.entity';
+import { Pull } from '../pulls/pull.entity';
+import { ShotTrace } from '../shots/trace.entity';
 import { Station } from '../stations/station.entity';
 import { Tasting, TastingEdit } from '../tastings/tasting.entity';
 
@@ -44,4 +47,7 @@ export const MODELS = [
   Opening,
   Person,
   CoffeeChange,
+  Device,
+  Pull,
+  ShotTrace,
 ];

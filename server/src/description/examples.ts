@@ -45,6 +45,8 @@ const VALUES: Record<string, unknown> = {
   cupGrams: [18.2, 18.6],
   checkTimes: ['12:00', '15:00'],
   assumed: [],
+  deviceIds: [],
+  ownerName: 'Ines',
 };
 /** The same where a schema means something else by the name. */
 const OF_SCHEMA: Record<string, Record<string, unknown>> = {
@@ -54,6 +56,7 @@ const OF_SCHEMA: Record<string, Record<string, unknown>> = {
   MachineDto: { name: 'Twin' },
   BasketDto: { name: '18 g' },
   StationDto: { name: 'Left bar' },
+  DeviceDto: { name: 'Drip tray scale' },
   BarScaleDto: { name: 'Drip tray scale' },
   ShopDto: { name: 'Lantern Quay' },
   EnterDto: { name: 'Left bar tablet' },

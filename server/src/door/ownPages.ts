@@ -1,4 +1,5 @@
 import type { NextFunction, Request, Response } from 'express';
+import type { IncomingHttpHeaders, IncomingMessage } from 'node:http';
 
 /** How a browser on this machine names it. */
 export const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]'];
@@ -8,21 +9,28 @@ export const LOOPBACK_NAMES = ['localhost', '127.0.0.1', '[::1]'];
  * point its own name at this machine, and then its requests look as if they came from here.
  */
 export function onlyOwnPages(names: readonly string[]) {
-  const known = new Set(names.map((name) => name.toLowerCase()));
   return (request: Request, response: Response, next: NextFunction): void => {
-    const { host = '', origin } = request.headers;
-    if (!known.has(nameOf(host))) return refuse(response, 'host', `“${host}” is not a name of this Olvet`);
-    if (origin !== undefined && hostOf(origin) !== host) {
-      return refuse(response, 'origin', 'a page of another address sent this');
-    }
-    next();
+    const why = whyNotOwn(request.headers, names);
+    if (why) refuse(response, why.path, why.message);
+    else next();
   };
+}
+
+/** What makes a request another page's; null where it is one of ours, or a program's. */
+export function whyNotOwn(
+  { host = '', origin }: IncomingHttpHeaders,
+  names: readonly string[],
+): { path: 'host' | 'origin'; message: string } | null {
+  const known = new Set(names.map((name) => name.toLowerCase()));
+  if (!known.has(nameOf(host))) return { path: 'host', message: `“${host}” is not a name of this Olvet` };
+  if (origin === undefined || hostOf(origin) === host) return null;
+  return { path: 'origin', message: 'a page of another address sent this' };
 }
 
 const LOOPBACK_ADDRESSES = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
 
 /** Asked from this machine, by one of its own names. */
-export function isAtThisMachine({ socket, headers }: Request): boolean {
+export function isAtThisMachine({ socket, headers }: IncomingMessage): boolean {
   return LOOPBACK_ADDRESSES.has(socket.remoteAddress ?? '') && LOOPBACK_NAMES.includes(nameOf(headers.host ?? ''));
 }
 

@@ -1,20 +1,25 @@
-import { ApiProperty, IntersectionType, OmitType } from '@nestjs/swagger';
+import { ApiProperty, ApiPropertyOptional, IntersectionType, OmitType } from '@nestjs/swagger';
 import {
   ASSUMABLE,
   CAUSES,
   LIMITS,
   MOST_SIGNS,
+  PULL_MARKS,
   SERVINGS,
   SHOT_KINDS,
   SIGNS,
   TIMER_STARTS,
+  TRACE_COLUMNS,
   VERDICTS,
   type Assumable,
   type Cause,
+  type PullMarkKind,
   type Serving,
   type ShotKind,
   type Sign,
+  type StoredTrace,
   type TimerStart,
+  type TraceSummary,
   type Verdict,
 } from '@olvet/core';
 import {
@@ -27,6 +32,7 @@ import {
   NumberListField,
   PartField,
   TextField,
+  TraceField,
 } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 import { TasteScalesDto } from '../tastings/tasteScales.dto';
@@ -136,6 +142,24 @@ export class ShotFieldsDto extends SettingsDto {
   @NumberField({ ...LIMITS.firstDripSeconds, optional: true })
   firstDripSeconds?: number | null;
 
+  @NumberField({ ...LIMITS.phaseSeconds, optional: true, description: 'Water let in before full pressure' })
+  soakSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.phaseSeconds, optional: true, description: 'Until the filter below was wet all over' })
+  coverSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.phaseSeconds, optional: true, description: 'Until ten grams were out' })
+  tenGramsSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.phaseSeconds, optional: true, description: 'From the first water to the stop' })
+  contactSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.valveGrams, optional: true, description: 'Water of the pre-brew valve in 30 s, g' })
+  valveGrams?: number | null;
+
+  @NumberField({ ...LIMITS.unlevelledGrams, optional: true, description: 'The dose before it was levelled off' })
+  unlevelledGrams?: number | null;
+
   @NumberField({ ...LIMITS.tdsPercent, optional: true })
   tdsPercent?: number | null;
 
@@ -162,6 +186,9 @@ export class ShotFieldsDto extends SettingsDto {
 }
 
 export class ShotDto extends ShotFieldsDto {
+  @TraceField({ optional: true, description: 'What scale and machine said; left out, a kept one stays' })
+  trace?: StoredTrace | null;
+
   @PartField(() => FirstTastingDto, { optional: true, description: 'Saved with the shot, all or nothing' })
   tasting?: FirstTastingDto | null;
 }
@@ -169,6 +196,42 @@ export class ShotDto extends ShotFieldsDto {
 export class ShotView extends IntersectionType(ShotFieldsDto, RowView) {
   @ApiProperty() override revision!: number;
   @ApiProperty({ enum: SHOT_KINDS, enumName: 'ShotKind' }) override kind!: ShotKind;
+  @ApiProperty({ type: () => TracedView, nullable: true, description: 'What its trace says; null: nothing was traced' })
+  traced!: TracedView | null;
+}
+
+class TraceSummaryView implements TraceSummary {
+  @ApiProperty() yieldGrams!: number;
+  @ApiProperty({ type: Number, nullable: true }) timeSeconds!: number | null;
+  @ApiProperty({ description: 'What fell after the stop' }) dripGrams!: number;
+  @ApiProperty({ description: 'g/s' }) meanFlow!: number;
+  @ApiProperty({ description: 'g/s' }) peakFlow!: number;
+  @ApiProperty({ type: Number, nullable: true }) flowLateOverMid!: number | null;
+  @ApiProperty() isLateRush!: boolean;
+  @ApiProperty({ type: Number, nullable: true }) contactSeconds!: number | null;
+}
+
+export class TracedView {
+  @ApiProperty({ type: TraceSummaryView, nullable: true }) summary!: TraceSummaryView | null;
+  @ApiProperty({
+    type: 'array',
+    items: { type: 'number', nullable: true },
+    description: 'Grams at every second from the start',
+  })
+  line!: (number | null)[];
+}
+
+class TraceMarkView {
+  @ApiProperty({ enum: PULL_MARKS, enumName: 'PullMarkKind' }) kind!: PullMarkKind;
+  @ApiProperty() seconds!: number;
+  @ApiPropertyOptional({ type: Number, nullable: true }) clock?: number | null;
+}
+
+export class TraceView {
+  @ApiProperty({ enum: TRACE_COLUMNS, enumName: 'TraceColumn', isArray: true }) columns!: StoredTrace['columns'];
+  @ApiProperty({ type: 'array', items: { type: 'array', items: { type: 'number', nullable: true } } })
+  rows!: (number | null)[][];
+  @ApiProperty({ type: [TraceMarkView] }) marks!: TraceMarkView[];
 }
 
 export class SheetShotView extends ShotView {

@@ -1,7 +1,8 @@
-import type { Assumable, Cause, SeenMark, Serving, ShotKind, TimerStart, Verdict } from '@olvet/core';
+import type { Assumable, Cause, SeenMark, Serving, ShotKind, TimerStart, Traced, Verdict } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Edit } from '../database/edit.model';
 import { Owned } from '../database/owned.model';
+import { ServerOwned } from '../database/serverOwned';
 
 export interface PlannedSettings {
   grind?: number | null;
@@ -79,6 +80,34 @@ export class Shot extends Owned {
 
   @Column(DataType.DOUBLE)
   declare firstDripSeconds: number | null;
+
+  /** Water let in before full pressure. */
+  @Column(DataType.DOUBLE)
+  declare soakSeconds: number | null;
+
+  /** From the start until the filter below was wet all over. */
+  @Column(DataType.DOUBLE)
+  declare coverSeconds: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare tenGramsSeconds: number | null;
+
+  /** From the first water to the stop, whatever the timer counts. */
+  @Column(DataType.DOUBLE)
+  declare contactSeconds: number | null;
+
+  /** What the pre-brew valve lets through in thirty seconds. */
+  @Column(DataType.DOUBLE)
+  declare valveGrams: number | null;
+
+  /** The dose as it was weighed before it was levelled off. */
+  @Column(DataType.DOUBLE)
+  declare unlevelledGrams: number | null;
+
+  /** What its trace says in figures; null where nothing was traced. */
+  @ServerOwned
+  @Column(DataType.JSONB)
+  declare traced: Traced | null;
 
   @Column(DataType.DOUBLE)
   declare tdsPercent: number | null;

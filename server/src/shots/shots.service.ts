@@ -1,8 +1,14 @@
 import { Injectable } from '@nestjs/common';
-import { extractionYieldPercent, MOST_EXTRACTED_PERCENT, type FieldError } from '@olvet/core';
+import {
+  extractionYieldPercent,
+  MOST_EXTRACTED_PERCENT,
+  tracedOf,
+  type FieldError,
+  type StoredTrace,
+} from '@olvet/core';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { Problem } from '../common/problem';
+import { notFound, Problem } from '../common/problem';
 import type { Page, PageQuery } from '../common/rows';
 import { createStore, type Store, type Writing } from '../common/store';
 import { writeOnce } from '../common/writeOnce';
@@ -15,7 +21,9 @@ import { Station } from '../stations/station.entity';
 import { TastingsService } from '../tastings/tastings.service';
 import { completeShot } from './completeShot';
 import type { ShotDto } from './shot.dto';
+import { packTrace, unpackTrace } from './packTrace';
 import { Shot, ShotEdit } from './shot.entity';
+import { ShotTrace } from './trace.entity';
 
 /** Far beyond any dial-in; what it reads, shows and learns from stays quick. */
 const MOST_SHOTS = 200;
@@ -41,7 +49,7 @@ export class ShotsService {
       filters: ['stationId', 'runId'],
       total: (shopId, query) => (query.runId ? null : this.countAt(shopId, query.stationId)),
       check: checkShot,
-      beforeChange: keepTrace,
+      beforeChange: keepBefore,
       afterWrite: (row, transaction) =>
         row.runId
           ? learning.enqueueAgain(row.shopId, row.runId, transaction)
@@ -71,9 +79,10 @@ export class ShotsService {
   }
 
   private async write(shopId: string, id: string, dto: ShotDto, transaction: Transaction): Promise<Shot> {
-    const { tasting, ...shot } = completeShot(dto);
+    const { tasting, trace, ...shot } = completeShot(dto);
     shot.coffeeId ??= await coffeeInHopper(shopId, id, shot, transaction);
     const written = await this.rows.write(shopId, id, shot, transaction);
+    if (trace) await keepTrace(written, trace, transaction);
     if (tasting) {
       const { id: tastingId, ...values } = tasting;
       await this.tastings.store.write(shopId, tastingId, { ...values, shotId: id }, transaction);
@@ -89,6 +98,14 @@ export class ShotsService {
       { replacements: { shopId, stationId }, type: QueryTypes.SELECT },
     );
     return row!.shots;
+  }
+
+  /** What scale and machine said while it ran. */
+  async trace(shopId: string, id: string): Promise<StoredTrace> {
+    await this.store.row(shopId, id);
+    const found = await ShotTrace.findOne({ where: { shopId, shotId: id } });
+    if (!found) throw notFound('trace of a shot');
+    return unpackTrace(found.body);
   }
 
   /** Newest first. */
@@ -132,7 +149,15 @@ async function coffeeInHopper(
   return from?.coffeeId ?? null;
 }
 
-async function keepTrace(row: Shot, { transaction }: Writing<Shot, ShotDto>): Promise<void> {
+/** Kept once: sent again it is the same. Its figures lie with the shot. */
+async function keepTrace(shot: Shot, trace: StoredTrace, transaction: Transaction): Promise<void> {
+  const { shopId, id } = shot;
+  await ShotTrace.upsert({ shopId, shotId: id, body: packTrace(trace) }, { transaction });
+  // Not a change of the shot: its revision stays.
+  await shot.update({ traced: tracedOf(trace, shot.timer) }, { transaction });
+}
+
+async function keepBefore(row: Shot, { transaction }: Writing<Shot, ShotDto>): Promise<void> {
   const { shopId, id, revision } = row;
   await ShotEdit.create({ shopId, shotId: id, revision, before: row.toJSON() }, { transaction });
 }

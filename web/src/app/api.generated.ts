@@ -30,6 +30,8 @@ export const addTagTypes = [
   "Day",
   "CoffeeChanges",
   "Proposals",
+  "Devices",
+  "Pulls",
 ] as const;
 const injectedRtkApi = api
   .enhanceEndpoints({
@@ -301,6 +303,10 @@ const injectedRtkApi = api
           },
         }),
         providesTags: ["Starts"],
+      }),
+      getShotTrace: build.query<GetShotTraceApiResponse, GetShotTraceApiArg>({
+        query: (queryArg) => ({ url: `/api/shots/${queryArg.id}/trace` }),
+        providesTags: ["Shots"],
       }),
       getShotHistory: build.query<
         GetShotHistoryApiResponse,
@@ -729,6 +735,92 @@ const injectedRtkApi = api
         }),
         providesTags: ["Proposals"],
       }),
+      commandDevice: build.mutation<
+        CommandDeviceApiResponse,
+        CommandDeviceApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/devices/${queryArg.id}/commands`,
+          method: "POST",
+          body: queryArg.deviceCommandDto,
+        }),
+        invalidatesTags: ["Devices"],
+      }),
+      getRecentReports: build.query<
+        GetRecentReportsApiResponse,
+        GetRecentReportsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/devices/${queryArg.id}/reports`,
+          params: {
+            session: queryArg.session,
+            after: queryArg.after,
+          },
+        }),
+        providesTags: ["Devices"],
+      }),
+      listDevices: build.query<ListDevicesApiResponse, ListDevicesApiArg>({
+        query: (queryArg) => ({
+          url: `/api/devices`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Devices"],
+      }),
+      getDevice: build.query<GetDeviceApiResponse, GetDeviceApiArg>({
+        query: (queryArg) => ({ url: `/api/devices/${queryArg.id}` }),
+        providesTags: ["Devices"],
+      }),
+      putDevice: build.mutation<PutDeviceApiResponse, PutDeviceApiArg>({
+        query: (queryArg) => ({
+          url: `/api/devices/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.deviceDto,
+        }),
+        invalidatesTags: ["Devices"],
+      }),
+      listOpenPulls: build.query<ListOpenPullsApiResponse, ListOpenPullsApiArg>(
+        {
+          query: () => ({ url: `/api/pulls` }),
+          providesTags: ["Pulls"],
+        },
+      ),
+      getPull: build.query<GetPullApiResponse, GetPullApiArg>({
+        query: (queryArg) => ({ url: `/api/pulls/${queryArg.id}` }),
+        providesTags: ["Pulls"],
+      }),
+      putPull: build.mutation<PutPullApiResponse, PutPullApiArg>({
+        query: (queryArg) => ({
+          url: `/api/pulls/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.pullDto,
+        }),
+        invalidatesTags: ["Pulls"],
+      }),
+      askForPull: build.mutation<AskForPullApiResponse, AskForPullApiArg>({
+        query: (queryArg) => ({
+          url: `/api/pulls/${queryArg.id}/asked`,
+          method: "POST",
+          body: queryArg.askPullDto,
+        }),
+        invalidatesTags: ["Pulls"],
+      }),
+      givePull: build.mutation<GivePullApiResponse, GivePullApiArg>({
+        query: (queryArg) => ({
+          url: `/api/pulls/${queryArg.id}/holder`,
+          method: "POST",
+          body: queryArg.givePullDto,
+        }),
+        invalidatesTags: ["Pulls"],
+      }),
     }),
     overrideExisting: false,
   });
@@ -918,6 +1010,10 @@ export type GetStartApiArg = {
   yieldGrams: number;
   /** Middle of the wanted window */
   middleSeconds: number;
+};
+export type GetShotTraceApiResponse = /** status 200  */ TraceView;
+export type GetShotTraceApiArg = {
+  id: string;
 };
 export type GetShotHistoryApiResponse = /** status 200  */ ShotEditPage;
 export type GetShotHistoryApiArg = {
@@ -1187,6 +1283,61 @@ export type GetProposalApiResponse = /** status 200  */ ProposalView;
 export type GetProposalApiArg = {
   id: string;
   coffeeId: string;
+};
+export type CommandDeviceApiResponse = /** status 200  */ DeviceDoneView;
+export type CommandDeviceApiArg = {
+  id: string;
+  deviceCommandDto: DeviceCommandDto;
+};
+export type GetRecentReportsApiResponse = /** status 200  */ RecentView;
+export type GetRecentReportsApiArg = {
+  id: string;
+  /** The session of the last report one has */
+  session?: string | null;
+  /** Its number */
+  after?: number | null;
+};
+export type ListDevicesApiResponse = /** status 200  */ DevicePage;
+export type ListDevicesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetDeviceApiResponse = /** status 200  */ DeviceView;
+export type GetDeviceApiArg = {
+  id: string;
+};
+export type PutDeviceApiResponse = /** status 200  */ DeviceView;
+export type PutDeviceApiArg = {
+  id: string;
+  deviceDto: DeviceDto;
+};
+export type ListOpenPullsApiResponse = /** status 200  */ PullView[];
+export type ListOpenPullsApiArg = void;
+export type GetPullApiResponse = /** status 200  */ PullView;
+export type GetPullApiArg = {
+  id: string;
+};
+export type PutPullApiResponse = /** status 200  */ PullView;
+export type PutPullApiArg = {
+  id: string;
+  pullDto: PullDto;
+};
+export type AskForPullApiResponse = /** status 200  */ PullView;
+export type AskForPullApiArg = {
+  id: string;
+  askPullDto: AskPullDto;
+};
+export type GivePullApiResponse = /** status 200  */ PullView;
+export type GivePullApiArg = {
+  id: string;
+  givePullDto: GivePullDto;
 };
 export type DoorView = {
   /** Whether whoever asks may use Olvet */
@@ -1763,6 +1914,24 @@ export type SeenDto = {
 export type Cause = "not-purged" | "channelled" | "dose-off" | "cold-group";
 export type VersusLast = "better" | "same" | "worse";
 export type Verdict = "serve" | "discard";
+export type TraceSummaryView = {
+  yieldGrams: number;
+  timeSeconds: number | null;
+  /** What fell after the stop */
+  dripGrams: number;
+  /** g/s */
+  meanFlow: number;
+  /** g/s */
+  peakFlow: number;
+  flowLateOverMid: number | null;
+  isLateRush: boolean;
+  contactSeconds: number | null;
+};
+export type TracedView = {
+  summary: TraceSummaryView | (null | null);
+  /** Grams at every second from the start */
+  line: (number | null)[];
+};
 export type TastingView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -1818,6 +1987,18 @@ export type SheetShotView = {
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
+  /** Water let in before full pressure */
+  soakSeconds?: number | null;
+  /** Until the filter below was wet all over */
+  coverSeconds?: number | null;
+  /** Until ten grams were out */
+  tenGramsSeconds?: number | null;
+  /** From the first water to the stop */
+  contactSeconds?: number | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams?: number | null;
+  /** The dose before it was levelled off */
+  unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
   /** Was it purged after the last grind change? */
@@ -1836,6 +2017,8 @@ export type SheetShotView = {
   changedBy: string;
   createdAt: string;
   updatedAt: string;
+  /** What its trace says; null: nothing was traced */
+  traced: TracedView | (null | null);
   tastings: TastingView[];
 };
 export type SheetView = {
@@ -1971,6 +2154,27 @@ export type StartView = {
   sd: number | null;
   from: KeptSettingView[];
 };
+export type TraceColumn = "seconds" | "grams" | "bar" | "celsius";
+export type PullMarkKind =
+  | "pump-on"
+  | "covered"
+  | "first-drip"
+  | "paling"
+  | "pump-off"
+  | "soak-ended"
+  | "spurt"
+  | "dead-spot"
+  | "spoilt";
+export type TraceMarkView = {
+  kind: PullMarkKind;
+  seconds: number;
+  clock?: number | null;
+};
+export type TraceView = {
+  columns: TraceColumn[];
+  rows: (number | null)[][];
+  marks: TraceMarkView[];
+};
 export type ShotView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -2004,6 +2208,18 @@ export type ShotView = {
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
+  /** Water let in before full pressure */
+  soakSeconds?: number | null;
+  /** Until the filter below was wet all over */
+  coverSeconds?: number | null;
+  /** Until ten grams were out */
+  tenGramsSeconds?: number | null;
+  /** From the first water to the stop */
+  contactSeconds?: number | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams?: number | null;
+  /** The dose before it was levelled off */
+  unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
   /** Was it purged after the last grind change? */
@@ -2022,6 +2238,8 @@ export type ShotView = {
   changedBy: string;
   createdAt: string;
   updatedAt: string;
+  /** What its trace says; null: nothing was traced */
+  traced: TracedView | (null | null);
 };
 export type ShotEditView = {
   revision: number;
@@ -2089,6 +2307,18 @@ export type ShotDto = {
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
+  /** Water let in before full pressure */
+  soakSeconds?: number | null;
+  /** Until the filter below was wet all over */
+  coverSeconds?: number | null;
+  /** Until ten grams were out */
+  tenGramsSeconds?: number | null;
+  /** From the first water to the stop */
+  contactSeconds?: number | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams?: number | null;
+  /** The dose before it was levelled off */
+  unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
   /** Was it purged after the last grind change? */
@@ -2102,6 +2332,16 @@ export type ShotDto = {
   note?: string | null;
   /** Set when the shot was entered by mistake */
   removedAt?: string | null;
+  /** What scale and machine said; left out, a kept one stays */
+  trace?: {
+    columns?: ("seconds" | "grams" | "bar" | "celsius")[];
+    rows?: (number | null)[][];
+    marks?: {
+      kind: string;
+      seconds: number;
+      clock?: number | null;
+    }[];
+  } | null;
   /** Saved with the shot, all or nothing */
   tasting?: FirstTastingDto | (null | null);
 };
@@ -2668,6 +2908,18 @@ export type NewShotDto = {
   timeSeconds?: number | null;
   timer: TimerStart;
   firstDripSeconds?: number | null;
+  /** Water let in before full pressure */
+  soakSeconds?: number | null;
+  /** Until the filter below was wet all over */
+  coverSeconds?: number | null;
+  /** Until ten grams were out */
+  tenGramsSeconds?: number | null;
+  /** From the first water to the stop */
+  contactSeconds?: number | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams?: number | null;
+  /** The dose before it was levelled off */
+  unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
   /** Was it purged after the last grind change? */
@@ -2681,6 +2933,16 @@ export type NewShotDto = {
   note?: string | null;
   /** Set when the shot was entered by mistake */
   removedAt?: string | null;
+  /** What scale and machine said; left out, a kept one stays */
+  trace?: {
+    columns?: ("seconds" | "grams" | "bar" | "celsius")[];
+    rows?: (number | null)[][];
+    marks?: {
+      kind: string;
+      seconds: number;
+      clock?: number | null;
+    }[];
+  } | null;
   /** Saved with the shot, all or nothing */
   tasting?: FirstTastingDto | (null | null);
   id: string;
@@ -2742,6 +3004,146 @@ export type ProposalView = {
   /** The bag in use, or the next one on the shelf */
   bagId: string | null;
 };
+export type DeviceDoneView = {
+  ok: boolean;
+  /** Why not, in words */
+  message: string | null;
+};
+export type DeviceCommand =
+  | "tare"
+  | "start"
+  | "stop"
+  | "end-soak"
+  | "set-grind"
+  | "grind"
+  | "measure"
+  | "cup"
+  | "lever"
+  | "preparation"
+  | "battery";
+export type DeviceCommandDto = {
+  command: DeviceCommand;
+  /** Its size: seconds, units, bar or percent */
+  value?: number | null;
+};
+export type RecentView = {
+  session: string | null;
+  reports: {
+    [key: string]: any;
+  }[];
+};
+export type DeviceKind =
+  "scale" | "machine" | "grinder" | "room" | "refractometer";
+export type DeviceView = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** null: shared, and chosen when a shot is pulled */
+  stationId?: string | null;
+  /** Set once a person has compared the code; null: it waits */
+  letInAt?: string | null;
+  /** When it was put away: it is not let in again */
+  retiredAt?: string | null;
+  id: string;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  kind: DeviceKind;
+  unit: string;
+  capabilities: DeviceCommand[];
+  /** No real device stands behind it */
+  isSimulated: boolean;
+  /** What the device must show, while it waits */
+  code: string | null;
+  isConnected: boolean;
+};
+export type DevicePage = {
+  items: DeviceView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type DeviceDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** null: shared, and chosen when a shot is pulled */
+  stationId?: string | null;
+  /** Set once a person has compared the code; null: it waits */
+  letInAt?: string | null;
+  /** When it was put away: it is not let in again */
+  retiredAt?: string | null;
+};
+export type PullPlanDto = {
+  grind?: number | null;
+  doseGrams: number;
+  yieldGrams: number;
+  timeSeconds: SecondsWindowDto;
+  timer: TimerStart;
+};
+export type PullMarkDto = {
+  kind: PullMarkKind;
+  /** From the start of the shot */
+  seconds: number;
+  /** Clock hour, basket seen from below */
+  clock?: number | null;
+};
+export type PullView = {
+  stationId: string;
+  runId?: string | null;
+  kind: ShotKind;
+  /** The tablet that pulls it: only that one may write */
+  ownerId: string;
+  /** First name of whoever stands there */
+  ownerName?: string | null;
+  plan: PullPlanDto;
+  /** null before the pump runs */
+  startedAt?: string | null;
+  /** When it was saved or left */
+  endedAt?: string | null;
+  marks: PullMarkDto[];
+  /** The devices that tell of it */
+  deviceIds: string[];
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  askedById: string | null;
+  askedByName: string;
+  askedAt: string | null;
+};
+export type PullDto = {
+  stationId: string;
+  runId?: string | null;
+  kind: ShotKind;
+  /** The tablet that pulls it: only that one may write */
+  ownerId: string;
+  /** First name of whoever stands there */
+  ownerName?: string | null;
+  plan: PullPlanDto;
+  /** null before the pump runs */
+  startedAt?: string | null;
+  /** When it was saved or left */
+  endedAt?: string | null;
+  marks: PullMarkDto[];
+  /** The devices that tell of it */
+  deviceIds: string[];
+};
+export type AskPullDto = {
+  /** The tablet that asks */
+  tabletId: string;
+  /** First name of whoever stands there */
+  name?: string | null;
+};
+export type GivePullDto = {
+  /** The tablet that says so: the one that holds it, or the one that has asked and got no answer */
+  tabletId: string;
+  /** The tablet that holds it from now on; the holder itself says no */
+  toId: string;
+};
 export const {
   useGetDoorQuery,
   useEnterMutation,
@@ -2774,6 +3176,7 @@ export const {
   useListPalatesQuery,
   useForgetPalateMutation,
   useGetStartQuery,
+  useGetShotTraceQuery,
   useGetShotHistoryQuery,
   useListShotsQuery,
   useGetShotQuery,
@@ -2820,4 +3223,14 @@ export const {
   useGetCoffeeChangeQuery,
   usePutCoffeeChangeMutation,
   useGetProposalQuery,
+  useCommandDeviceMutation,
+  useGetRecentReportsQuery,
+  useListDevicesQuery,
+  useGetDeviceQuery,
+  usePutDeviceMutation,
+  useListOpenPullsQuery,
+  useGetPullQuery,
+  usePutPullMutation,
+  useAskForPullMutation,
+  useGivePullMutation,
 } = injectedRtkApi;

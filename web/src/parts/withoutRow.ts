@@ -5,6 +5,7 @@ type Added =
   | 'updatedAt'
   | 'changedBy'
   | 'openedAt'
+  | 'traced'
   | 'lesson'
   | 'suggestedStart'
   | 'learnedSlope'
@@ -21,6 +22,7 @@ export function withoutRow<T extends object>(row: T): Omit<T, Added> {
     changedBy: _changedBy,
     openedAt: _openedAt,
     shopId: _shop,
+    traced: _traced,
     lesson: _lesson,
     suggestedStart: _suggestedStart,
     learnedSlope: _slope,

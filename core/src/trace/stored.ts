@@ -1,0 +1,125 @@
+import { z } from 'zod';
+import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
+import type { TimerStart } from '../brew/types';
+import { LIMITS } from '../brew/limits';
+import { TRACE_COLUMNS, TRACE_EVENTS, type TraceSummary, type ValidTraceRequest } from './contract';
+import { readTrace } from './readTrace';
+import { round } from './round';
+
+/** What a hand marks while a shot runs, beside what the trace itself tells. */
+export const PULL_MARKS = [...TRACE_EVENTS, 'soak-ended', 'spurt', 'dead-spot', 'spoilt'] as const;
+export type PullMarkKind = (typeof PULL_MARKS)[number];
+
+export interface PullMark {
+  kind: PullMarkKind;
+  /** From the start of the shot. */
+  seconds: number;
+  /** Clock hour, basket seen from below. */
+  clock?: number | null;
+}
+
+const MOST_ROWS = 15_000;
+const MOST_MARKS = 60;
+/** Ten minutes before the start and an hour after: no shot is longer. */
+const clock = z.number().min(-600).max(3600);
+/** What each column can hold. */
+const POSSIBLE = { seconds: [-600, 3600], grams: [-5000, 20_000], bar: [-1, 25], celsius: [-40, 160] } as const;
+
+/** A trace as it is kept with a shot: zero is the start, columns as named, what was not measured is null. */
+export const storedTraceSchema = z
+  .strictObject({
+    columns: z
+      .array(z.enum(TRACE_COLUMNS))
+      .min(1)
+      .max(TRACE_COLUMNS.length)
+      .refine((columns) => columns[0] === 'seconds', { message: 'must begin with seconds' })
+      .refine((columns) => new Set(columns).size === columns.length, { message: 'must not name a column twice' }),
+    rows: z.array(z.array(z.number().nullable()).min(1).max(TRACE_COLUMNS.length)).max(MOST_ROWS),
+    marks: z
+      .array(
+        z.strictObject({
+          kind: z.enum(PULL_MARKS),
+          seconds: clock,
+          clock: z.number().int().min(1).max(12).nullish(),
+        }),
+      )
+      .max(MOST_MARKS),
+  })
+  .superRefine(({ columns, rows }, context) => {
+    let last = -Infinity;
+    for (const [i, row] of rows.entries()) {
+      const complain = (message: string): void => context.addIssue({ code: 'custom', path: ['rows', i], message });
+      const seconds = row[0];
+      if (row.length !== columns.length) return complain(`must hold ${columns.length} figures`);
+      if (seconds == null) return complain('must begin with its second');
+      if (seconds < last) return complain('goes back in time');
+      last = seconds;
+      for (const [j, value] of row.entries()) {
+        const [least, most] = POSSIBLE[columns[j]!];
+        if (value !== null && (value < least || value > most)) {
+          return complain(`${columns[j]!} must be between ${least} and ${most}`);
+        }
+      }
+    }
+  });
+
+export interface StoredTrace {
+  columns: (typeof TRACE_COLUMNS)[number][];
+  rows: (number | null)[][];
+  marks: PullMark[];
+}
+
+/** Checks a trace that is to be kept; every error names its row. */
+export function parseStoredTrace(
+  value: unknown,
+): { ok: true; trace: StoredTrace } | { ok: false; errors: FieldError[] } {
+  const result = storedTraceSchema.safeParse(value);
+  if (result.success) return { ok: true, trace: result.data };
+  return { ok: false, errors: fieldErrorsOf(result.error) };
+}
+
+/** What of a trace is kept with the shot itself: its figures, and a line to be drawn small. */
+export interface Traced {
+  summary: TraceSummary | null;
+  /** Grams at every whole second from the start; null before the first reading. */
+  line: (number | null)[];
+}
+
+/** Drawn small, nobody sees more. */
+const LONGEST_LINE = 90;
+
+/** The summary and the small line of a kept trace. Yield and dose are those of the shot, as far as known. */
+export function tracedOf(trace: StoredTrace, timer: TimerStart): Traced {
+  const answer = readTrace(requestOf(trace, { doseGrams: null, yieldGrams: LIMITS.yieldGrams.max, timer }));
+  const at = trace.columns.indexOf('grams');
+  const line: (number | null)[] = [];
+  if (at > 0) {
+    const measured = trace.rows.flatMap((row) => (row[at] === null ? [] : [[row[0]!, row[at]!] as const]));
+    const empty = measured.find(([seconds]) => seconds >= 0)?.[1] ?? 0;
+    const end = Math.min(LONGEST_LINE, Math.ceil(measured.at(-1)?.[0] ?? 0));
+    for (let second = 0, i = 0; second <= end; second += 1) {
+      while (i < measured.length && measured[i]![0] <= second) i += 1;
+      const last = measured[i - 1];
+      line.push(last && last[0] <= second ? round(Math.max(0, last[1] - empty), 1) : null);
+    }
+  }
+  return { summary: answer.summary, line };
+}
+
+/** A kept trace as a question: marks of the hand are events of the trace where it knows them. */
+export function requestOf(
+  { columns, rows, marks }: StoredTrace,
+  target: { doseGrams: number | null; yieldGrams: number; timer: TimerStart },
+): ValidTraceRequest {
+  const known = marks.flatMap(({ kind, seconds }) =>
+    TRACE_EVENTS.some((event) => event === kind) ? [{ kind: kind as (typeof TRACE_EVENTS)[number], seconds }] : [],
+  );
+  const { doseGrams, yieldGrams, timer } = target;
+  return {
+    schema: 'olvet.trace-request/1',
+    target: { doseGrams, yieldGrams, timeSeconds: { min: 1, max: 300 }, timer },
+    columns: [...columns],
+    rows,
+    events: known,
+  };
+}
