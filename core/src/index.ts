@@ -208,6 +208,8 @@ export {
   warmUpAt,
 } from './opening';
 export {
+  learnStop,
+  type LearnedStop,
   parseStoredTrace,
   parseTraceRequest,
   PULL_MARKS,

@@ -12,6 +12,7 @@ import { holderOf } from '../lib/ports';
 import { ancestors, endChild, endProcess, freePort, isAlive, isFree } from '../lib/processes';
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
+import { startStandIns } from '../lib/standins';
 
 /** Database and state; another folder where a second Olvet is to run beside the first. */
 const HOME = resolve(process.env.OLVET_HOME || '.olvet');
@@ -68,6 +69,8 @@ export function run(args: string[]): Promise<void> {
       for (const name of networkNames) process.stdout.write(`\nOn the shop’s network: http://${name}:${port}`);
       const address = `http://127.0.0.1:${port}`;
       remember({ address });
+      ending.standIns = values.demo ? await startStandIns(address, HOME) : null;
+      if (ending.standIns) say('Simulated devices stand on a simulated bench; see Workshop, Devices.');
       const keeper = new Keeper({
         startServer: () => startServer(options),
         cluster,
@@ -106,6 +109,7 @@ async function choosePort(asked: string | undefined): Promise<number> {
 /** Stops server and database once, whatever asks for it. */
 class Ending {
   server: ChildProcess | null = null;
+  standIns: ChildProcess | null = null;
   begun = false;
 
   constructor(private readonly cluster: Cluster | null) {
@@ -118,6 +122,7 @@ class Ending {
   async end(code: number): Promise<void> {
     if (this.begun) return;
     this.begun = true;
+    if (this.standIns) await endChild(this.standIns);
     if (this.server) await endChild(this.server);
     this.cluster?.stop();
     rmSync(STATE, { force: true });

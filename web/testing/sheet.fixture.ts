@@ -25,6 +25,7 @@ export function shotView(id: string, change: Partial<SheetShotView> = {}): Sheet
     timer: 'pump-on',
     seen: [],
     purged: true,
+    traced: null,
     tastings: [],
     ...change,
   };

@@ -12,10 +12,12 @@ export {
 export { parseTraceRequest, readTrace, type ParsedTraceRequest } from './readTrace';
 export { traceLine } from './traceLine';
 export {
+  learnStop,
   parseStoredTrace,
   PULL_MARKS,
   requestOf,
   tracedOf,
+  type LearnedStop,
   type PullMark,
   type PullMarkKind,
   type StoredTrace,

@@ -3,11 +3,21 @@ import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
 import type { TimerStart } from '../brew/types';
 import { LIMITS } from '../brew/limits';
 import { TRACE_COLUMNS, TRACE_EVENTS, type TraceSummary, type ValidTraceRequest } from './contract';
+import { median } from './readings';
 import { readTrace } from './readTrace';
 import { round } from './round';
 
 /** What a hand marks while a shot runs, beside what the trace itself tells. */
-export const PULL_MARKS = [...TRACE_EVENTS, 'soak-ended', 'spurt', 'dead-spot', 'spoilt'] as const;
+export const PULL_MARKS = [
+  ...TRACE_EVENTS,
+  'soak-ended',
+  'ten-grams',
+  'spurt',
+  'dead-spot',
+  'spoilt',
+  /** When Olvet said stop: from there to pump-off is the hand’s delay. */
+  'cue',
+] as const;
 export type PullMarkKind = (typeof PULL_MARKS)[number];
 
 export interface PullMark {
@@ -83,6 +93,8 @@ export interface Traced {
   summary: TraceSummary | null;
   /** Grams at every whole second from the start; null before the first reading. */
   line: (number | null)[];
+  /** From the cue to the stop; null where there was no cue, or the stop did not follow it. */
+  stopDelaySeconds: number | null;
 }
 
 /** Drawn small, nobody sees more. */
@@ -103,7 +115,39 @@ export function tracedOf(trace: StoredTrace, timer: TimerStart): Traced {
       line.push(last && last[0] <= second ? round(Math.max(0, last[1] - empty), 1) : null);
     }
   }
-  return { summary: answer.summary, line };
+  return { summary: answer.summary, line, stopDelaySeconds: delayOf(trace.marks) };
+}
+
+/** Later than this after the cue somebody meant to let it run. */
+const LONGEST_DELAY_SECONDS = 3;
+
+function delayOf(marks: readonly PullMark[]): number | null {
+  const [cue, off] = (['cue', 'pump-off'] as const).map((kind) => marks.find((mark) => mark.kind === kind)?.seconds);
+  if (cue === undefined || off === undefined) return null;
+  const delay = round(off - cue, 2);
+  return delay >= 0 && delay <= LONGEST_DELAY_SECONDS ? delay : null;
+}
+
+/** What a bar has taught of its stops: drip, g, and the delay from cue to stop, s. */
+export interface LearnedStop {
+  drip: { grams: { mean: number; sd: number }; shots: number } | null;
+  delaySeconds: number | null;
+}
+
+/** A new bar's drip differs from shot to shot by about this much [assumption]; so many imagined shots say so. */
+const USUAL_DRIP_SD = 0.4;
+const IMAGINED = 2;
+
+/** Learns from the traced shots of one bar. Delays by their middle: one pause to look is no habit. */
+export function learnStop(traced: readonly Traced[]): LearnedStop {
+  const drips = traced.flatMap(({ summary }) => (summary ? [summary.dripGrams] : []));
+  const delays = traced.flatMap(({ stopDelaySeconds }) => (stopDelaySeconds === null ? [] : [stopDelaySeconds]));
+  const delaySeconds = delays.length < 3 ? null : round(median(delays), 2);
+  if (drips.length === 0) return { drip: null, delaySeconds };
+  const mean = drips.reduce((sum, each) => sum + each, 0) / drips.length;
+  const squares = drips.reduce((sum, each) => sum + (each - mean) ** 2, 0);
+  const sd = Math.sqrt((squares + IMAGINED * USUAL_DRIP_SD ** 2) / (drips.length - 1 + IMAGINED));
+  return { drip: { grams: { mean: round(mean, 2), sd: round(sd, 2) }, shots: drips.length }, delaySeconds };
 }
 
 /** A kept trace as a question: marks of the hand are events of the trace where it knows them. */

@@ -9,6 +9,7 @@ import { createStore, type Resource } from '../common/store';
 import { CONFIG, type Config } from '../config';
 import { shown, type Shown } from '../database/owned.model';
 import { LiveService, type HouseEvent } from '../live/live.service';
+import { ShopService } from '../shop/shop.service';
 import { Station } from '../stations/station.entity';
 import type { DeviceDto, DeviceDoneView, DeviceView } from './device.dto';
 import { Device } from './device.entity';
@@ -33,6 +34,7 @@ export class DevicesService {
     @Inject(CONFIG) private readonly config: Config,
     sequelize: Sequelize,
     private readonly live: LiveService,
+    private readonly shops: ShopService,
   ) {
     const store = createStore<Device, DeviceDto>({
       sequelize,
@@ -77,7 +79,7 @@ export class DevicesService {
       throw new Problem('busy', 'too many devices wait already: let them in or put them away in the Workshop first');
     }
     // Of the demo, on this very machine: nobody needs to be asked.
-    const isOfDemo = this.config.demo && simulated && isHere;
+    const isOfDemo = simulated && isHere && (await this.shops.get(shopId)).isDemo;
     const station = AT_STATION.has(kind)
       ? await Station.findOne({ where: { shopId }, order: [['position', 'ASC']] })
       : null;

@@ -219,6 +219,8 @@ export class TracedView {
     description: 'Grams at every second from the start',
   })
   line!: (number | null)[];
+  @ApiProperty({ type: Number, nullable: true, description: 'From the cue to the stop' }) stopDelaySeconds!:
+    number | null;
 }
 
 class TraceMarkView {

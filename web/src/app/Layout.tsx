@@ -6,6 +6,8 @@ import SlidersOutlined from '@ant-design/icons/SlidersOutlined';
 import ToolOutlined from '@ant-design/icons/ToolOutlined';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate, useLocation } from 'react-router';
+import { KeptShots } from '../kept/KeptShots';
+import { useLive } from '../live/useLive';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './Layout.module.css';
 import { useNoHeldEnter } from './useNoHeldEnter';
@@ -37,6 +39,7 @@ export function Layout() {
   const theme = useAppSelector((state) => state.settings.theme);
   const [helpOpen, setHelpOpen] = useState(false);
   useNoHeldEnter();
+  useLive();
   useShortcuts({
     ...Object.fromEntries(PLACES.map(({ to }, i) => [String(i + 1), () => void navigate(to)])),
     '?': () => setHelpOpen(true),
@@ -75,6 +78,7 @@ export function Layout() {
       </nav>
       <main id="place" data-place={pathname + search} className={styles.room} tabIndex={-1}>
         <Unanswered />
+        <KeptShots />
         <Outlet />
       </main>
       <ShortcutsHelp open={helpOpen} onClose={() => setHelpOpen(false)} />

@@ -1931,6 +1931,8 @@ export type TracedView = {
   summary: TraceSummaryView | (null | null);
   /** Grams at every second from the start */
   line: (number | null)[];
+  /** From the cue to the stop */
+  stopDelaySeconds: number | null;
 };
 export type TastingView = {
   /** The revision you last saw; leave out for a new row. */
@@ -2162,9 +2164,11 @@ export type PullMarkKind =
   | "paling"
   | "pump-off"
   | "soak-ended"
+  | "ten-grams"
   | "spurt"
   | "dead-spot"
-  | "spoilt";
+  | "spoilt"
+  | "cue";
 export type TraceMarkView = {
   kind: PullMarkKind;
   seconds: number;

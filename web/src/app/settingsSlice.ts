@@ -9,6 +9,8 @@ export interface Settings {
   person: string;
   /** Who tastes here, where that is somebody else; empty for whoever stands here. */
   taster: string;
+  /** Whether the stop of a shot is told by a tone, too. */
+  sound: boolean;
 }
 
 function restore(): Settings {
@@ -16,6 +18,7 @@ function restore(): Settings {
     theme: window.matchMedia('(prefers-color-scheme: dark)').matches ? 'night' : 'light',
     person: '',
     taster: '',
+    sound: true,
   };
   try {
     const saved = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>;
@@ -37,13 +40,16 @@ const slice = createSlice({
       state.person = action.payload;
       state.taster = '';
     },
+    soundSet: (state, action: PayloadAction<boolean>) => {
+      state.sound = action.payload;
+    },
     tasterChosen: (state, action: PayloadAction<string>) => {
       state.taster = action.payload;
     },
   },
 });
 
-export const { themeChosen, personChosen, tasterChosen } = slice.actions;
+export const { themeChosen, personChosen, tasterChosen, soundSet } = slice.actions;
 export const settingsReducer = slice.reducer;
 
 export function saveSettings(settings: Settings): void {

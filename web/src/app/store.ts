@@ -25,6 +25,6 @@ store.subscribe(() => {
 });
 
 export type RootState = ReturnType<typeof store.getState>;
-export type AppThunk = ThunkAction<void, RootState, unknown, UnknownAction>;
+export type AppThunk<R = void> = ThunkAction<R, RootState, unknown, UnknownAction>;
 export const useAppSelector = useSelector.withTypes<RootState>();
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();

@@ -1,9 +1,11 @@
 import { changesBetween, type Settings, type ShotLine } from '@olvet/core';
 import { Alert, type InputRef } from 'antd';
-import { lazy, Suspense, useRef } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useGetSheetQuery, type SheetView } from '../app/api';
 import { Loading } from '../parts/Loading';
+import { PullPanel } from '../pull/PullPanel';
+import { useKeptPull } from '../pull/useKeptPull';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { UndoSaved } from '../parts/UndoSaved';
 import { useShortcuts } from '../parts/useShortcuts';
@@ -13,17 +15,17 @@ import { KeepCardModal } from './KeepCardModal';
 import { LearnedPanel } from './LearnedPanel';
 import { MovePanel } from './MovePanel';
 import { NextActions } from './NextActions';
-import { PullPanel } from './PullPanel';
 import { RunHeader } from './RunHeader';
 import styles from './RunPage.module.css';
 import { RunSheet } from './RunSheet';
 import { plannedOf } from './settings';
+import { sheetSubject } from './sheetSubject';
 import { ShotDrawer } from './ShotDrawer';
 import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
 import { useSheetState } from './useSheetState';
-import { useSheetWriting } from './useSheetWriting';
+import { useSheetWriting, type PulledShot } from './useSheetWriting';
 
 const REFRESH_MS = 15_000;
 
@@ -53,6 +55,11 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const writing = useSheetWriting(sheet);
   const lineInput = useRef<InputRef>(null);
 
+  const [kept, forgetKept] = useKeptPull(run.id, (pull) =>
+    did({ did: 'pull', aim: { ...pull.plan.settings, grind: pull.plan.settings.grind! } }),
+  );
+  const [picture, setPicture] = useState<HTMLElement | null>(null);
+  const [isFlying, setFlying] = useState(false);
   const pulling = stage.is === 'pulling' ? stage.aim : null;
   const chosen = stage.own?.afterShots === shots.length ? stage.own.settings : null;
   // While a shot is pulled the column shows that shot, not what was advised instead of it.
@@ -62,6 +69,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const ghost = closed ? null : (aim ?? advice?.settings ?? null);
   const expect = closed ? null : edited ? foreseen : (advice?.expect ?? null);
   const last = shots.at(-1);
+  const subject = useMemo(() => pulling && sheetSubject(sheet, pulling), [sheet, pulling]);
   const dialled = advice?.action === 'dialled' && !edited;
 
   const choose = (settings: Settings): void => did({ did: 'choose', settings, afterShots: shots.length });
@@ -72,9 +80,12 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const pullAgain = (): void => pull(last && plannedOf(last));
   const keep = (shotId: string | null = null): void => did({ did: 'open', overlay: { is: 'keeping', shotId } });
   const close = (): void => did({ did: 'close' });
-  const saveShot = async (settings: Settings, line: ShotLine): Promise<boolean> => {
-    const saved = await writing.saveShot(settings, line);
-    if (saved) did({ did: 'drop-own' });
+  const saveShot = async (settings: Settings, line: ShotLine, pulled?: PulledShot): Promise<boolean> => {
+    const saved = await writing.saveShot(settings, line, pulled);
+    if (saved) {
+      forgetKept();
+      did({ did: 'drop-own' });
+    }
     return saved;
   };
   // Another tablet may take out the very shot that is being corrected.
@@ -95,7 +106,8 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   return (
     <div className={styles.page}>
       <RunHeader sheet={sheet} />
-      <div className={styles.score}>
+      <div ref={setPicture} className={styles.score} hidden={!isFlying} />
+      <div className={styles.score} hidden={isFlying}>
         <RunSheet
           sheet={sheet}
           ghost={ghost}
@@ -147,14 +159,19 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
             )}
           </>
         )}
-        {pulling && (
+        {pulling && subject && (
           <PullPanel
-            sheet={sheet}
-            aim={pulling}
-            grindChanged={last !== undefined && plannedOf(last).grind !== pulling.grind}
+            key={kept?.id}
+            subject={subject}
+            kept={kept}
+            picture={picture}
             saving={writing.isSaving}
-            onShot={(line) => saveShot(pulling, line)}
-            onBack={() => did({ did: 'go-back' })}
+            onShot={(id, line, watched) => saveShot(pulling, line, { id, watched })}
+            onBack={() => {
+              forgetKept();
+              did({ did: 'go-back' });
+            }}
+            onPicture={setFlying}
           />
         )}
       </div>

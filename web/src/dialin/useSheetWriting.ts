@@ -1,8 +1,10 @@
 import type { Cause, Settings, ShotLine } from '@olvet/core';
 import { App } from 'antd';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { usePutRunMutation, usePutShotMutation, type SheetShotView, type SheetView } from '../app/api';
+import { saveShot as saveOrKeep } from '../kept/keptShots';
+import type { Watched } from '../pull/PullPanel';
 import { saved } from '../app/justSavedSlice';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { shotFromLine } from '../parts/shotFromLine';
@@ -12,9 +14,18 @@ import { storedShotDto } from './shotDto';
 import { useDoubts } from './useDoubts';
 import { useOffPlan } from './useOffPlan';
 
+const IDLE = { isSaving: false, refused: undefined as unknown };
+
+/** A shot that was watched from its start, under the id it has had since then. */
+export interface PulledShot {
+  id: string;
+  watched: Watched;
+}
+
 /** What a run sheet writes. */
 export function useSheetWriting(sheet: SheetView) {
   const [putShot, shotState] = usePutShotMutation();
+  const [{ isSaving, refused }, setSaving] = useState<{ isSaving: boolean; refused: unknown }>(IDLE);
   const [putRun, runState] = usePutRunMutation();
   const { modal } = App.useApp();
   const dispatch = useAppDispatch();
@@ -28,7 +39,7 @@ export function useSheetWriting(sheet: SheetView) {
   const isBusy = useRef(false);
   const { run, shots } = sheet;
 
-  const store = async (aim: Settings, line: ShotLine): Promise<boolean> => {
+  const store = async (aim: Settings, line: ShotLine, pulled?: PulledShot): Promise<boolean> => {
     const doubt = await askDoubts(line, aim);
     if (doubt === 'to-correct') return false;
     // One question is enough, and a glass strays by more than is worth one.
@@ -36,25 +47,27 @@ export function useSheetWriting(sheet: SheetView) {
     if (planned === null) return false;
     const place = { runId: run.id, stationId: run.stationId, kind: 'dial-in' as const, timer: run.target.timer };
     const now = new Date();
-    const shotDto = shotFromLine(line, { ...place, aim: planned, person, now, hours });
-    const id = pendingId.current;
-    const done = await putShot({ id, shotDto });
-    if ('error' in done) return false;
+    const shotDto = { ...shotFromLine(line, { ...place, aim: planned, person, now, hours }), ...pulled?.watched };
+    const id = pulled?.id ?? pendingId.current;
+    setSaving({ isSaving: true, refused: undefined });
+    const done = await dispatch(saveOrKeep(id, shotDto));
+    setSaving({ isSaving: false, refused: done.is === 'refused' ? done.error : undefined });
+    if (done.is === 'refused') return false;
     pendingId.current = v7();
     dispatch(saved({ place: run.id, shotIds: [id], what: `Shot ${shots.length + 1}`, at: now.getTime() }));
     return true;
   };
   return {
-    error: shotState.error ?? runState.error,
-    isSaving: shotState.isLoading,
+    error: refused ?? shotState.error ?? runState.error,
+    isSaving,
     /** What must be answered before a shot is saved; null where nothing is asked. */
     question,
     /** false where it was not saved: doubted and to be corrected, or refused. */
-    saveShot: async (aim: Settings, line: ShotLine): Promise<boolean> => {
+    saveShot: async (aim: Settings, line: ShotLine, pulled?: PulledShot): Promise<boolean> => {
       if (isBusy.current) return false;
       isBusy.current = true;
       try {
-        return await store(aim, line);
+        return await store(aim, line, pulled);
       } finally {
         isBusy.current = false;
       }

@@ -2,6 +2,7 @@ import { Tabs } from 'antd';
 import { Link, useSearchParams } from 'react-router';
 import listStyles from '../parts/List.module.css';
 import { BasketsTab } from './BasketsTab';
+import { DevicesTab } from './DevicesTab';
 import { GrindersTab } from './GrindersTab';
 import { MachinesTab } from './MachinesTab';
 import { MethodsTab } from './MethodsTab';
@@ -32,6 +33,7 @@ export function WorkshopPage() {
           { key: 'machines', label: 'Machines', children: <MachinesTab /> },
           { key: 'baskets', label: 'Baskets', children: <BasketsTab /> },
           { key: 'scales', label: 'Scales', children: <ScalesTab /> },
+          { key: 'devices', label: 'Devices', children: <DevicesTab /> },
           { key: 'methods', label: 'Methods', children: <MethodsTab /> },
           { key: 'people', label: 'People', children: <PeopleTab /> },
           { key: 'tasters', label: 'Tasters', children: <TastersTab /> },

@@ -1,6 +1,5 @@
-import { LIMITS, millilitresFromGrams, roundTo, type Limit, type Settings, type ShotLine } from '@olvet/core';
-import type { SheetView } from '../app/api';
-import { timedSeconds } from './timedSeconds';
+import { LIMITS, millilitresFromGrams, roundTo, type Limit, type ShotLine } from '@olvet/core';
+import type { PullSubject } from './subject';
 
 /** What can be entered of a shot beside its time, and taken as planned. */
 export type Figure = 'doseGrams' | 'yieldGrams' | 'grindSeconds';
@@ -35,22 +34,31 @@ export interface AskedFigure extends Limit {
 const USUAL_GROUND_SECONDS = 4;
 
 /** What this station can measure of a shot, with what was planned of it. */
-export function askedFigures(sheet: SheetView, aim: Settings): AskedFigure[] {
-  const { doseGrams } = aim;
-  const glass = roundTo(millilitresFromGrams(aim.yieldGrams), 0);
-  const ground = timedSeconds(sheet, aim);
+export function askedFigures({ plan, hasScale, ground }: PullSubject): AskedFigure[] {
+  const { doseGrams, yieldGrams } = plan.settings;
+  const glass = roundTo(millilitresFromGrams(yieldGrams), 0);
   const asked = (figure: Figure, label: string, unit: string, step: number, limit: Limit, planned: number | null) => ({
     ...{ figure, label, unit, step, ...limit, planned, from: planned ?? USUAL_GROUND_SECONDS },
   });
   return [
     asked('doseGrams', 'dose', 'g', 0.1, LIMITS.doseGrams, doseGrams),
-    sheet.hasScale
-      ? asked('yieldGrams', 'yield', 'g', 0.5, LIMITS.yieldGrams, aim.yieldGrams)
+    hasScale
+      ? asked('yieldGrams', 'yield', 'g', 0.5, LIMITS.yieldGrams, yieldGrams)
       : asked('yieldGrams', 'yield', 'ml', 5, LIMITS.yieldMl, glass),
-    ...(sheet.grinder.dosing === 'timed'
-      ? [asked('grindSeconds', 'ground', 's', 0.1, LIMITS.grindSeconds, ground)]
-      : []),
+    ...(ground ? [asked('grindSeconds', 'ground', 's', 0.1, LIMITS.grindSeconds, ground.planned)] : []),
   ];
+}
+
+/** What a scale and a clock say of the shot; a figure that was entered wins over it. */
+export type Measured = Partial<Record<Figure | 'timeSeconds', number>>;
+
+export function withMeasured(figures: PulledFigures, measured: Measured): PulledFigures {
+  const filled = { ...figures };
+  for (const figure of ['doseGrams', 'yieldGrams', 'grindSeconds', 'timeSeconds'] as const) {
+    const isPlanned = figure !== 'timeSeconds' && figures.asPlanned.includes(figure);
+    if (!isPlanned) filled[figure] ??= measured[figure] ?? null;
+  }
+  return filled;
 }
 
 /** With one figure entered, or taken back. */

@@ -1,0 +1,73 @@
+import { plainNumber } from '@olvet/core';
+import { Button, Switch } from 'antd';
+import { soundSet } from '../app/settingsSlice';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import styles from './PullPanel.module.css';
+import { useCue } from './useCue';
+import type { PullHandle } from './usePull';
+
+/** While it runs there is one thing to hit. */
+const LARGE = { height: 84, fontSize: 26 };
+
+/** Seconds, grams and flow, large, and the one button that matters. */
+export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWords: string }) {
+  const { trace, seconds, isRunning, isOver, scale, toggle } = handle;
+  const cue = useCue(handle);
+  const dispatch = useAppDispatch();
+  const sound = useAppSelector((state) => state.settings.sound);
+  const hasGrams = scale !== null && (isRunning || isOver);
+  return (
+    <div className={styles.clock}>
+      <div className={styles.numerals}>
+        <div>
+          <p className="quiet">seconds {timerWords}</p>
+          <p className={`numeral ${styles.seconds}`} role="timer" aria-live="off">
+            {seconds.toFixed(1)}
+          </p>
+        </div>
+        {hasGrams && (
+          <div>
+            <p className="quiet">grams</p>
+            <p className={`numeral ${styles.seconds}`}>{(trace?.grams ?? 0).toFixed(1)}</p>
+          </div>
+        )}
+        {hasGrams && isRunning && (
+          <div>
+            <p className="quiet">g/s</p>
+            <p className={`numeral ${styles.flow}`}>{(trace?.flowGramsPerSecond ?? 0).toFixed(1)}</p>
+          </div>
+        )}
+      </div>
+      <Button
+        type="primary"
+        size="large"
+        block
+        style={isRunning ? LARGE : undefined}
+        aria-live="polite"
+        onClick={toggle}
+        disabled={isOver && handle.pull.seen.length > 0}
+      >
+        {buttonWord(isRunning, cue)} <kbd>Space</kbd>
+      </Button>
+      <p className={styles.caution}>Cup and hands clear of the spout. Never unlock under pressure.</p>
+      {scale && (
+        <p className={`quiet small ${styles.sound}`}>
+          <label>
+            <Switch size="small" checked={sound} onChange={(on) => dispatch(soundSet(on))} /> tone at the stop
+          </label>
+          <span>
+            {scale.name}
+            {scale.isSimulated ? ', simulated' : ''}
+            {handle.learned.drip ? ` · ${plainNumber(handle.learned.drip.grams.mean, 1)} g drip after the stop` : ''}
+          </span>
+        </p>
+      )}
+    </div>
+  );
+}
+
+function buttonWord(isRunning: boolean, cue: ReturnType<typeof useCue>): string {
+  if (!isRunning) return 'Start';
+  if (cue?.is === 'stop') return 'Stop now';
+  return cue ? `Stop in ${cue.seconds}` : 'Stop';
+}

@@ -1,0 +1,16 @@
+import type { PullPlace } from './usePull';
+
+/** One shot that is to be pulled, wherever it is pulled from. */
+export interface PullSubject extends PullPlace {
+  /** false where doses are struck level and yields read in a glass. */
+  hasScale: boolean;
+  /** What the burrs are to run, where a timed grinder doses. */
+  ground: { planned: number | null } | null;
+  /** To be purged, because the grind was changed; null where it was not. */
+  purgeGrams: number | null;
+  /** Pressure by hand, a valve or pre-infusion before the pump. */
+  preBrew: 'none' | 'pre-infusion' | 'valve' | 'lever';
+  basketMm: number | null;
+  /** Grams at every second of shots to be seen behind this one, the oldest first. */
+  earlier: (number | null)[][];
+}

@@ -1,0 +1,220 @@
+import {
+  learnStop,
+  type LearnedStop,
+  type PullMark,
+  type PullMarkKind,
+  type ShotKind,
+  type TraceAnswer,
+} from '@olvet/core';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { v7 } from 'uuid';
+import {
+  api,
+  useCommandDeviceMutation,
+  useListDevicesQuery,
+  useListShotsQuery,
+  usePutPullMutation,
+  type DeviceCommandDto,
+  type DeviceView,
+} from '../app/api';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { tabletId } from '../app/tabletId';
+import { ifItCan, tabletDb } from '../kept/tabletDb';
+import { stream } from '../live/stream';
+import { traceReader } from '../worker/traceReader';
+import { markAt, traceOf, type LivePull, type PullPlan } from './livePull';
+import { Recorder } from './recorder';
+
+const TICK_MS = 100;
+/** Shots that teach how this bar drips. */
+const LEARNED_FROM = 30;
+const STILL_GRAMS = 0.3;
+
+export interface PullPlace {
+  /** The dial-in or the station. */
+  place: string;
+  stationId: string;
+  runId: string | null;
+  kind: ShotKind;
+  plan: PullPlan;
+}
+
+export interface PullHandle {
+  pull: LivePull;
+  trace: TraceAnswer | null;
+  /** On the plan's own timer; null before that has begun. */
+  seconds: number;
+  /** From the start, whatever the timer counts. */
+  sinceStart: number;
+  isRunning: boolean;
+  isOver: boolean;
+  learned: LearnedStop;
+  scale: DeviceView | null;
+  machine: DeviceView | null;
+  toggle: () => void;
+  restart: () => void;
+  mark: (kind: PullMarkKind, clock?: number) => void;
+  unmark: (mark: PullMark) => void;
+  move: (mark: PullMark, seconds: number) => void;
+  /** Asks the machine for something it can do. */
+  ask: (command: DeviceCommandDto['command'], value?: number) => void;
+  /** The shot is saved, or left. */
+  done: () => void;
+}
+
+const epoch = (): number => performance.timeOrigin + performance.now();
+
+function newPull({ place, stationId, runId, kind, plan }: PullPlace): LivePull {
+  const nothing = { startedAt: null, stoppedSeconds: null, marks: [], seen: [], followed: {}, changedAt: epoch() };
+  return { id: v7(), place, stationId, runId, kind, plan, ...nothing };
+}
+
+/** A shot being pulled here: its recorder, fed by the devices of its station and by hand. `kept` goes on where a page left off. */
+export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle {
+  const { scale, machine } = usePullDevices(at.stationId);
+  const learned = useLearnedStop(at.stationId);
+  const [recorder] = useState(
+    () =>
+      new Recorder(
+        kept ?? newPull(at),
+        { scaleId: null, machineId: null },
+        {
+          now: epoch,
+          read: (request) => traceReader().read(request),
+          onChange: (pull) => void ifItCan(() => tabletDb.pulls.put(pull), ''),
+          learned,
+        },
+      ),
+  );
+  const { pull, trace, seconds: sinceStart } = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
+  const scaleId = scale?.id ?? null;
+  const machineId = machine?.id ?? null;
+  useEffect(() => recorder.follow({ scaleId, machineId }, learned), [recorder, scaleId, machineId, learned]);
+  useFollowed(recorder, scaleId, machineId);
+  useEffect(() => {
+    const ticking = setInterval(() => recorder.tick(), TICK_MS);
+    return () => clearInterval(ticking);
+  }, [recorder]);
+  const [command] = useCommandDeviceMutation();
+  useTare(pull, scale, (id) => void command({ id, deviceCommandDto: { command: 'tare' } }));
+  const share = useShared(pull, scaleId, machineId);
+
+  const isRunning = pull.startedAt !== null && pull.stoppedSeconds === null;
+  const isOver = pull.stoppedSeconds !== null;
+  const toggle = (): void => {
+    // A stopwatch begins again; a shot that was weighed is not thrown away by a second press.
+    if (isOver && pull.seen.length > 0) return;
+    if (isOver) recorder.restart();
+    const name = isRunning ? 'stop' : 'start';
+    if (isRunning) recorder.stop();
+    else recorder.start(undefined, at.plan.timer === 'first-drip' && !machine ? 'first-drip' : 'pump-on');
+    if (machine?.capabilities.includes(name)) void command({ id: machine.id, deviceCommandDto: { command: name } });
+  };
+  const drip = at.plan.timer === 'first-drip' ? (markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null) : 0;
+  return {
+    ...{ pull, trace, sinceStart, isRunning, isOver, learned, scale, machine, toggle },
+    seconds: Math.max(0, sinceStart - (drip ?? sinceStart)),
+    restart: () => recorder.restart(),
+    mark: (kind, clock) => recorder.mark(kind, clock),
+    unmark: (mark) => recorder.unmark(mark),
+    move: (mark, seconds) => recorder.move(mark, seconds),
+    ask: (name, value) =>
+      machine && void command({ id: machine.id, deviceCommandDto: { command: name, value: value ?? null } }),
+    done: () => {
+      share();
+      void ifItCan(() => tabletDb.pulls.delete(pull.id), undefined);
+    },
+  };
+}
+
+/** The devices that tell of a shot at this station: its own, else a shared one. */
+function usePullDevices(stationId: string): { scale: DeviceView | null; machine: DeviceView | null } {
+  const { data } = useListDevicesQuery({ state: 'in-use' });
+  const there = data?.items.filter(({ isConnected, letInAt }) => isConnected && letInAt != null) ?? [];
+  const find = (kind: DeviceView['kind']): DeviceView | null =>
+    there.find((each) => each.kind === kind && each.stationId === stationId) ??
+    there.find((each) => each.kind === kind && each.stationId == null) ??
+    null;
+  return { scale: find('scale'), machine: find('machine') };
+}
+
+function useLearnedStop(stationId: string): LearnedStop {
+  const { data } = useListShotsQuery({ stationId, page: 1, pageSize: LEARNED_FROM });
+  return useMemo(() => learnStop(data?.items.flatMap(({ traced }) => (traced ? [traced] : [])) ?? []), [data]);
+}
+
+/** Feeds it from the stream; after a break with what was missed meanwhile. */
+function useFollowed(recorder: Recorder, scaleId: string | null, machineId: string | null): void {
+  const dispatch = useAppDispatch();
+  useEffect(() => {
+    const catchUp = async (id: string): Promise<void> => {
+      const followed = recorder.snapshot().pull.followed[id];
+      const { startedAt } = recorder.snapshot().pull;
+      if (startedAt === null && !followed) return;
+      const asked = { id, session: followed?.session, after: followed?.lastSeq };
+      const asking = dispatch(api.endpoints.getRecentReports.initiate(asked, { forceRefetch: true, subscribe: false }));
+      const { data } = await asking;
+      if (data?.session)
+        recorder.take({ kind: 'reports', deviceId: id, session: data.session, reports: data.reports as never });
+    };
+    const ids = [scaleId, machineId].filter((id) => id !== null);
+    const all = (): void => ids.forEach((id) => void catchUp(id));
+    all();
+    return stream.listen((event) => recorder.take(event), all);
+  }, [recorder, scaleId, machineId, dispatch]);
+}
+
+/** The cup that stands there is zero, once, before anything runs. */
+function useTare(pull: LivePull, scale: DeviceView | null, tare: (scaleId: string) => void): void {
+  const asked = useRef<string | null>(null);
+  const last = pull.seen.at(-1)?.[1] ?? null;
+  const canTare = scale?.capabilities.includes('tare') ?? false;
+  const isWaiting = pull.startedAt === null && last !== null && Math.abs(last) > STILL_GRAMS && pull.seen.length > 10;
+  // One try for each cup: a scale that shakes is not tared again and again.
+  const cup = isWaiting ? `${scale?.id} ${Math.round(last / 5)}` : null;
+  useEffect(() => {
+    if (cup === null || !canTare || asked.current === cup) return;
+    asked.current = cup;
+    tare(scale!.id);
+  });
+}
+
+/** Other tablets can watch: what changes of the pull itself is told, what devices say they hear themselves. */
+function useShared(pull: LivePull, scaleId: string | null, machineId: string | null): () => void {
+  const [putPull] = usePutPullMutation();
+  const person = useAppSelector((state) => state.settings.person);
+  const { id, stationId, runId, kind, plan, startedAt, marks } = pull;
+  const body = useMemo(() => {
+    const { grind, doseGrams, yieldGrams } = plan.settings;
+    const { timeSeconds, timer } = plan;
+    return {
+      ...{ stationId, runId, kind, ownerId: tabletId(), ownerName: person },
+      plan: { grind, doseGrams, yieldGrams, timeSeconds, timer },
+      startedAt: startedAt === null ? null : new Date(startedAt).toISOString(),
+      marks: marks.map(({ kind: name, seconds, clock = null }) => ({ kind: name, seconds, clock })),
+      deviceIds: [scaleId, machineId].filter((each) => each !== null),
+    };
+  }, [stationId, runId, kind, plan, startedAt, marks, scaleId, machineId, person]);
+  const isBegun = startedAt !== null;
+  useEffect(() => {
+    if (isBegun) void putPull({ id, pullDto: body });
+  }, [isBegun, id, body, putPull]);
+  return () => {
+    if (isBegun) void putPull({ id, pullDto: { ...body, endedAt: new Date().toISOString() } });
+  };
+}
+
+/** The trace of what was pulled, with its phases; nothing where only the time was taken. */
+export function watchedOf({ pull, trace }: Pick<PullHandle, 'pull' | 'trace'>) {
+  const stored = traceOf(pull);
+  const drip = markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null;
+  const hasMore = stored.rows.length > 0 || stored.marks.some(({ kind }) => kind !== 'pump-on' && kind !== 'pump-off');
+  return {
+    trace: hasMore ? { ...stored, marks: stored.marks.map((mark) => ({ ...mark })) } : null,
+    firstDripSeconds: pull.plan.timer === 'first-drip' ? null : drip,
+    soakSeconds: markAt(pull, 'soak-ended'),
+    coverSeconds: markAt(pull, 'covered'),
+    tenGramsSeconds: markAt(pull, 'ten-grams') ?? trace?.tenGramsSeconds ?? null,
+    contactSeconds: pull.stoppedSeconds,
+  };
+}
