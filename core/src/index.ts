@@ -273,3 +273,15 @@ export {
   type ToDevice,
   writeLine,
 } from './device';
+export {
+  chamberLoss,
+  EASED_GRAMS,
+  LEVER_BAR,
+  type LeverNow,
+  leverPlan,
+  leverWindow,
+  type PressurePoint,
+  RESCUE_WORDS,
+  type Rescue,
+  rescueNow,
+} from './lever';

@@ -248,7 +248,9 @@ export class Bench {
     this.opensAt = this.isPoor ? drawBetween(this.random, 9, 15) : Infinity;
     this.opens = drawBetween(this.random, 0.4, 0.7);
     if (this.onScale === 'basket') this.onScale = 'cup';
-    this.tare += this.onScale === 'cup' ? this.inCup : 0;
+    // Whoever pulls puts an empty cup there, and it is zero.
+    this.inCup = 0;
+    if (this.onScale === 'cup') this.tare = SCALE.cupGrams;
     this.hanging = 0;
   }
 

@@ -1,5 +1,5 @@
 import { changesBetween, type Settings, type ShotLine } from '@olvet/core';
-import { Alert, type InputRef } from 'antd';
+import { Alert, Button, type InputRef } from 'antd';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useGetSheetQuery, type SheetView } from '../app/api';
@@ -59,7 +59,9 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
     did({ did: 'pull', aim: { ...pull.plan.settings, grind: pull.plan.settings.grind! } }),
   );
   const [picture, setPicture] = useState<HTMLElement | null>(null);
+  const [aside, setAside] = useState<HTMLElement | null>(null);
   const [isFlying, setFlying] = useState(false);
+  const [tasteOpen, setTasteOpen] = useState(false);
   const pulling = stage.is === 'pulling' ? stage.aim : null;
   const chosen = stage.own?.afterShots === shots.length ? stage.own.settings : null;
   // While a shot is pulled the column shows that shot, not what was advised instead of it.
@@ -120,7 +122,15 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         />
       </div>
       <div className={styles.side}>
-        <TastePanel sheet={sheet} expect={expect} closed={closed} isPulling={pulling !== null} />
+        <div ref={setAside} className={styles.aside} />
+        {isFlying && shots.length > 0 && (
+          <Button type="text" aria-expanded={tasteOpen} onClick={() => setTasteOpen(!tasteOpen)}>
+            {tasteOpen ? 'Close the taste' : `Taste of shot ${shots.length}`}
+          </Button>
+        )}
+        <div hidden={isFlying && !tasteOpen}>
+          <TastePanel sheet={sheet} expect={expect} closed={closed} isPulling={pulling !== null} />
+        </div>
       </div>
       <div className={`${styles.bottom} ${pulling ? styles.pulling : closed ? '' : styles.advice}`}>
         <ProblemAlert error={writing.error} />
@@ -165,6 +175,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
             subject={subject}
             kept={kept}
             picture={picture}
+            aside={aside}
             saving={writing.isSaving}
             onShot={(id, line, watched) => saveShot(pulling, line, { id, watched })}
             onBack={() => {

@@ -1,6 +1,6 @@
 import type { Settings } from '@olvet/core';
 import type { SheetView } from '../app/api';
-import type { PullSubject } from '../pull/subject';
+import { soakOf, type PullSubject } from '../pull/subject';
 import { plannedOf } from './settings';
 import { timedSeconds } from './timedSeconds';
 
@@ -13,13 +13,15 @@ export function sheetSubject(sheet: SheetView, aim: Settings): PullSubject {
   const { timeSeconds, timer } = run.target;
   const last = shots.at(-1);
   const isTurned = last !== undefined && plannedOf(last).grind !== aim.grind;
+  const preBrew = run.methodId === 'hand-lever' ? 'lever' : (machine.preBrew ?? 'none');
   return {
     ...{ place: run.id, stationId: run.stationId, runId: run.id, kind: 'dial-in' as const },
     plan: { settings: aim, timeSeconds, timer },
     hasScale,
     ground: grinder.dosing === 'timed' ? { planned: timedSeconds(sheet, aim) } : null,
     purgeGrams: isTurned ? grinder.purgeGrams : null,
-    preBrew: run.methodId === 'hand-lever' ? 'lever' : (machine.preBrew ?? 'none'),
+    preBrew,
+    ...soakOf(preBrew),
     basketMm: sheet.basket.diameterMm ?? null,
     earlier: shots
       .flatMap(({ traced }) => (traced && traced.line.length > 0 ? [traced.line] : []))

@@ -1,8 +1,10 @@
-import { plainNumber, type PullMark } from '@olvet/core';
-import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { plainNumber, type PullMark, type TraceAnswer } from '@olvet/core';
+import type { KeyboardEvent, PointerEvent } from 'react';
 import { boxScale, emptyCupOf, pathOf, polyline, targetOf, type BoxScale } from './boxScale';
 import styles from './LandingBox.module.css';
+import type { LivePull } from './livePull';
 import { MARK_WORDS } from './markWords';
+import { useSize } from './useSize';
 import type { PullHandle } from './usePull';
 
 export interface LandingBoxProps {
@@ -82,7 +84,7 @@ export function LandingBox({ handle, earlier }: LandingBoxProps) {
         )}
         <polyline className={styles.path} points={polyline(path.map((point) => [x(point.seconds), y(point.grams)]))} />
         {now && isRunning && <circle className={styles.now} cx={x(now.seconds)} cy={y(grams)} r={8} />}
-        {pull.marks.map((mark, i) => (
+        {[...pull.marks, ...readMarks(pull, trace)].map((mark, i) => (
           <Mark
             key={`${mark.kind} ${i}`}
             mark={mark}
@@ -177,9 +179,20 @@ function Mark({
       {onMove && <rect x={at - 22} y={y(0) - 22} width={44} height={44} className={styles.handle} />}
       <text x={at + 4} y={top + 4}>
         {word}
-        {mark.clock ? ` ${mark.clock}` : ''} {plainNumber(mark.seconds, 1)}
+        {mark.clock ? ` at ${mark.clock},` : ''} {plainNumber(mark.seconds, 1)} s
       </text>
     </g>
+  );
+}
+
+/** What the trace itself tells, where no hand has said otherwise. */
+function readMarks({ marks }: LivePull, trace: TraceAnswer | null): PullMark[] {
+  const read = [
+    { kind: 'first-drip', seconds: trace?.firstDripSeconds },
+    { kind: 'ten-grams', seconds: trace?.tenGramsSeconds },
+  ] as const;
+  return read.flatMap(({ kind, seconds }) =>
+    seconds == null || marks.some((mark) => mark.kind === kind) ? [] : [{ kind, seconds }],
   );
 }
 
@@ -188,20 +201,4 @@ function inWords({ pull, trace, sinceStart }: LandingBoxProps['handle']): string
   const aim = `aim ${plainNumber(settings.yieldGrams)} g in ${timeSeconds.min} to ${timeSeconds.max} s`;
   if (!trace) return `Weight against seconds, ${aim}`;
   return `Weight against seconds: ${plainNumber(trace.grams, 1)} g at ${plainNumber(sinceStart, 0)} s, ${aim}`;
-}
-
-/** The picture fills what room it gets. */
-function useSize(): [{ width: number; height: number }, React.RefObject<HTMLElement | null>] {
-  const frame = useRef<HTMLElement>(null);
-  const [size, setSize] = useState({ width: 800, height: 420 });
-  useEffect(() => {
-    const element = frame.current!;
-    const watch = new ResizeObserver(() => {
-      const { clientWidth: width, clientHeight: height } = element;
-      if (width > 0 && height > 0) setSize({ width, height });
-    });
-    watch.observe(element);
-    return () => watch.disconnect();
-  }, []);
-  return [size, frame];
 }

@@ -2,6 +2,7 @@ import { plainNumber } from '@olvet/core';
 import { Button, Switch } from 'antd';
 import { soundSet } from '../app/settingsSlice';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { Phases } from './Phases';
 import styles from './PullPanel.module.css';
 import { useCue } from './useCue';
 import type { PullHandle } from './usePull';
@@ -15,6 +16,8 @@ export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWor
   const cue = useCue(handle);
   const dispatch = useAppDispatch();
   const sound = useAppSelector((state) => state.settings.sound);
+  /** Over, and not to be begun again by a slip: its figures are there. */
+  const isWeighed = isOver && handle.pull.seen.length > 0;
   const hasGrams = scale !== null && (isRunning || isOver);
   return (
     <div className={styles.clock}>
@@ -38,17 +41,19 @@ export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWor
           </div>
         )}
       </div>
-      <Button
-        type="primary"
-        size="large"
-        block
-        style={isRunning ? LARGE : undefined}
-        aria-live="polite"
-        onClick={toggle}
-        disabled={isOver && handle.pull.seen.length > 0}
-      >
-        {buttonWord(isRunning, cue)} <kbd>Space</kbd>
-      </Button>
+      {!isWeighed && (
+        <Button
+          type="primary"
+          size="large"
+          block
+          style={isRunning ? LARGE : undefined}
+          aria-live="polite"
+          onClick={toggle}
+        >
+          {buttonWord(isRunning, cue)} <kbd>Space</kbd>
+        </Button>
+      )}
+      {(isRunning || isOver) && <Phases handle={handle} />}
       <p className={styles.caution}>Cup and hands clear of the spout. Never unlock under pressure.</p>
       {scale && (
         <p className={`quiet small ${styles.sound}`}>

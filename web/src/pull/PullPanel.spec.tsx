@@ -16,7 +16,9 @@ function open(change: { sheet?: SheetView; grindChanged?: boolean; unit?: string
   const subject = { ...sheetSubject(sheet, aim), purgeGrams: grindChanged ? 12 : null };
   const picture = document.body.appendChild(document.createElement('div'));
   const taken = (_id: string, line: ShotLine): Promise<boolean> => onShot(line);
-  renderPage(<PullPanel subject={subject} picture={picture} saving={false} onShot={taken} onBack={onBack} />);
+  renderPage(
+    <PullPanel subject={subject} picture={picture} aside={null} saving={false} onShot={taken} onBack={onBack} />,
+  );
   return { onShot, onBack };
 }
 /** A grinder that is weighed by hand, so that no grinding time is asked for. */

@@ -8,6 +8,7 @@ import { useTemperatureUnit } from '../parts/temperature';
 import { ToggleChip } from '../parts/ToggleChip';
 import { useShortcuts } from '../parts/useShortcuts';
 import { LandingBox } from './LandingBox';
+import { LeverLane, RescueLine } from './LeverLane';
 import type { LivePull } from './livePull';
 import { DoseFromScale } from './DoseFromScale';
 import {
@@ -23,6 +24,7 @@ import {
   type Measured,
   type PulledFigures,
 } from './pulledFigures';
+import { Preheat } from './Preheat';
 import { PullClock } from './PullClock';
 import styles from './PullPanel.module.css';
 import { Running } from './Running';
@@ -39,8 +41,9 @@ export interface PullPanelProps {
   subject: PullSubject;
   /** A shot that was begun before this page was loaded. */
   kept?: LivePull | null;
-  /** Where the picture is drawn; null: nowhere yet. */
+  /** Where the picture is drawn, and the large figures beside it, once the shot has begun; null: nowhere yet. */
   picture: HTMLElement | null;
+  aside: HTMLElement | null;
   saving: boolean;
   /** Resolves with whether it was taken. */
   onShot: (id: string, line: ShotLine, watched: Watched) => Promise<boolean>;
@@ -53,7 +56,7 @@ export interface PullPanelProps {
  * A shot from the plan to Save: what to set before, the flight and its marks while it runs, the figures after. Nothing counts as
  * measured that neither a device nor a person said: the plan is a hint, and one tap takes a figure as planned.
  */
-export function PullPanel({ subject, kept = null, picture, saving, onShot, onBack, onPicture }: PullPanelProps) {
+export function PullPanel({ subject, kept = null, picture, aside, saving, onShot, onBack, onPicture }: PullPanelProps) {
   const handle = usePull(subject, kept);
   useWakeLock();
   const [figures, setFigures] = useState<PulledFigures>(NOTHING_SAID);
@@ -88,35 +91,58 @@ export function PullPanel({ subject, kept = null, picture, saving, onShot, onBac
     panel.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   const isFlying = handle.isRunning || (handle.isOver && handle.pull.seen.length > 0);
+  /** A lever of the simulated bench is dragged in the picture: it is there before the shot. */
+  const isShown = isFlying || (subject.isLever && (handle.machine?.capabilities.includes('lever') ?? false));
+  const clock = <PullClock handle={handle} timerWords={TIMER_WORDS[subject.plan.timer]} />;
+  const time = (
+    <Stepper
+      id="pull-time"
+      label="time"
+      unit="s"
+      value={all.timeSeconds}
+      step={0.5}
+      {...LIMITS.timeSeconds}
+      from={Math.round((subject.plan.timeSeconds.min + subject.plan.timeSeconds.max) / 2)}
+      onChange={say('timeSeconds')}
+    />
+  );
   useEffect(() => {
-    onPicture?.(isFlying);
+    onPicture?.(isShown);
     return () => onPicture?.(false);
-  }, [isFlying, onPicture]);
+  }, [isShown, onPicture]);
   return (
-    <div ref={panel} className={styles.panel}>
-      {picture && isFlying && createPortal(<LandingBox handle={handle} earlier={subject.earlier} />, picture)}
-      <PullClock handle={handle} timerWords={TIMER_WORDS[subject.plan.timer]} />
+    <div ref={panel} className={isShown && aside ? styles.flying : styles.panel}>
+      {picture &&
+        isShown &&
+        createPortal(
+          <div className={styles.picture}>
+            <LandingBox handle={handle} earlier={subject.earlier} />
+            {subject.isLever && <LeverLane handle={handle} subject={subject} />}
+          </div>,
+          picture,
+        )}
+      {isShown && aside ? (
+        createPortal(clock, aside)
+      ) : (
+        <div className={styles.clock}>
+          {clock}
+          {!handle.isRunning && time}
+        </div>
+      )}
       {handle.isRunning ? (
         <Running handle={handle} subject={subject} />
       ) : (
         <div className={styles.entry}>
           <Aim subject={subject} />
+          {subject.isLever && !handle.isOver && <Preheat />}
+          {subject.isLever && handle.isOver && <RescueLine handle={handle} />}
           {subject.purgeGrams !== null && (
             <Checkbox checked={purged} onChange={(event) => setPurged(event.target.checked)}>
               Purged ({plainNumber(subject.purgeGrams)} g)
             </Checkbox>
           )}
           <div className={styles.steppers}>
-            <Stepper
-              id="pull-time"
-              label="time"
-              unit="s"
-              value={all.timeSeconds}
-              step={0.5}
-              {...LIMITS.timeSeconds}
-              from={Math.round((subject.plan.timeSeconds.min + subject.plan.timeSeconds.max) / 2)}
-              onChange={say('timeSeconds')}
-            />
+            {isShown && aside && time}
             {asked.map(({ figure, planned, ...rest }) => (
               <div key={figure} className={styles.figure}>
                 <Stepper {...rest} id={`pull-${figure}`} value={all[figure]} hint={planned} onChange={say(figure)} />

@@ -2,7 +2,7 @@ import { plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { outcomeClass, OutcomeMark, type Side } from '../parts/Outcome';
 import { courseOf } from './course';
-import { LeverLane } from './LeverLane';
+import { RescueLine } from './LeverLane';
 import { markAt } from './livePull';
 import { MarkRow } from './MarkRow';
 import styles from './PullPanel.module.css';
@@ -13,7 +13,7 @@ const SIDES: Record<'fast' | 'slow' | 'on-target', Side> = { fast: 'low', slow: 
 
 /** While it runs: where it goes, what to do, and one tap for each thing that happens. */
 export function Running({ handle, subject }: { handle: PullHandle; subject: PullSubject }) {
-  const { trace, isRunning } = handle;
+  const { trace } = handle;
   const course = courseOf(trace, subject.plan);
   const cue = useCueShown(handle);
   return (
@@ -27,8 +27,8 @@ export function Running({ handle, subject }: { handle: PullHandle; subject: Pull
           </>
         )}
       </p>
-      <EndSoak handle={handle} />
-      {subject.preBrew === 'lever' && isRunning && <LeverLane handle={handle} subject={subject} />}
+      {subject.preBrew !== 'none' && <EndSoak handle={handle} />}
+      {subject.isLever && <RescueLine handle={handle} />}
       <MarkRow handle={handle} />
     </div>
   );
@@ -47,6 +47,7 @@ function useCueShown(handle: PullHandle): string | null {
 function EndSoak({ handle }: { handle: PullHandle }) {
   const { machine, pull, trace, sinceStart, ask } = handle;
   if (!machine?.capabilities.includes('end-soak') || markAt(pull, 'soak-ended') !== null) return null;
+  if (trace?.phase !== 'soaking') return null;
   const covered = markAt(pull, 'covered');
   const end = trace?.endSoakAtSeconds ?? null;
   if (covered === null || end === null) return null;

@@ -14,3 +14,15 @@ export interface PullSubject extends PullPlace {
   /** Grams at every second of shots to be seen behind this one, the oldest first. */
   earlier: (number | null)[][];
 }
+
+/** A valve is closed by hand, at the latest after so long; a machine's own pre-infusion is short. */
+const SOAK_SECONDS: Record<PullSubject['preBrew'], number | null> = {
+  none: null,
+  'pre-infusion': 6,
+  valve: 40,
+  lever: null,
+};
+
+export function soakOf(preBrew: PullSubject['preBrew']): Pick<PullSubject, 'soakSeconds' | 'isLever'> {
+  return { soakSeconds: SOAK_SECONDS[preBrew], isLever: preBrew === 'lever' };
+}

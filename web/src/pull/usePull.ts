@@ -37,6 +37,10 @@ export interface PullPlace {
   runId: string | null;
   kind: ShotKind;
   plan: PullPlan;
+  /** Water is let in so long before full pressure, unless somebody ends it; null: no soak. */
+  soakSeconds: number | null;
+  /** The hand makes the pressure: no pump is started. */
+  isLever: boolean;
 }
 
 export interface PullHandle {
@@ -106,9 +110,14 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
     if (isOver && pull.seen.length > 0) return;
     if (isOver) recorder.restart();
     const name = isRunning ? 'stop' : 'start';
+    if (isRunning && at.isLever && machine?.capabilities.includes('lever')) {
+      void command({ id: machine.id, deviceCommandDto: { command: 'lever', value: 0 } });
+    }
     if (isRunning) recorder.stop();
     else recorder.start(undefined, at.plan.timer === 'first-drip' && !machine ? 'first-drip' : 'pump-on');
-    if (machine?.capabilities.includes(name)) void command({ id: machine.id, deviceCommandDto: { command: name } });
+    if (at.isLever || !machine?.capabilities.includes(name)) return;
+    const value = isRunning ? null : at.soakSeconds;
+    void command({ id: machine.id, deviceCommandDto: { command: name, value } });
   };
   const drip = at.plan.timer === 'first-drip' ? (markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null) : 0;
   return {
