@@ -18,6 +18,8 @@ export {
   gramsFromMillilitres,
   type Limit,
   LIMITS,
+  type Look,
+  LOOKS,
   millilitresFromGrams,
   MOST_EXTRACTED_PERCENT,
   ML_PER_OUNCE,

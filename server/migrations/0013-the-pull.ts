@@ -31,7 +31,7 @@ export const up: Migration['up'] = async ({ run }) => {
   await run(`CREATE TABLE shot_traces ("shopId" uuid NOT NULL, "shotId" uuid NOT NULL, "body" bytea NOT NULL,
     "createdAt" timestamptz NOT NULL DEFAULT now(), PRIMARY KEY ("shopId", "shotId"),
     FOREIGN KEY ("shopId", "shotId") REFERENCES shots ("shopId", "id") ON DELETE CASCADE)`);
-  await run(`ALTER TABLE shots ADD COLUMN "traced" jsonb`);
+  await run(`ALTER TABLE shots ADD COLUMN "traced" jsonb, ADD COLUMN "looks" jsonb NOT NULL DEFAULT '[]'`);
   for (const [field, [most, message]] of Object.entries(PHASES)) {
     await run(`ALTER TABLE shots ADD COLUMN "${field}" double precision`);
     await run(`ALTER TABLE shots ADD CONSTRAINT "possible_${field}" CHECK ("${field}" BETWEEN 0 AND ${most}) NOT VALID`);
@@ -40,7 +40,7 @@ export const up: Migration['up'] = async ({ run }) => {
 };
 
 export const down: Migration['down'] = async ({ run }) => {
-  await run('ALTER TABLE shots DROP COLUMN "traced"');
+  await run('ALTER TABLE shots DROP COLUMN "traced", DROP COLUMN "looks"');
   for (const field of Object.keys(PHASES)) await run(`ALTER TABLE shots DROP COLUMN "${field}"`);
   await run('DROP TABLE shot_traces');
   await run('DROP TABLE pulls');

@@ -44,6 +44,17 @@ describe('building the request of a dial-in', () => {
     expect(answer(request)).toMatchObject({ schema: 'olvet.advice/1', id: 'run' });
   });
 
+  it('counts a rush that only the trace shows as seen, once', () => {
+    const [shot] = sheet.shots;
+    const seenOf = (change: object) =>
+      buildAdviceRequest({ ...sheet, shots: [{ ...shot!, ...change }] }).shots[0]!.seen;
+    const traced = (isLateRush: boolean) => ({ summary: { isLateRush } });
+    expect(seenOf({ traced: traced(true) })).toEqual(['spurts', 'late-rush']);
+    expect(seenOf({ traced: traced(false) })).toEqual(['spurts']);
+    expect(seenOf({ traced: traced(true), seen: [{ sign: 'late-rush' }] })).toEqual(['late-rush']);
+    expect(seenOf({ traced: { summary: null } })).toEqual(['spurts']);
+  });
+
   it('says where the start comes from: somebody, the last shots, or the recipes kept', () => {
     const handCheck = 'near';
     const startOf = (run: object) => buildAdviceRequest({ ...sheet, run: { ...sheet.run, handCheck, ...run } }).start;

@@ -92,6 +92,8 @@ export interface SheetLike {
     timer: TimerStart;
     firstDripSeconds?: Maybe;
     seen: readonly { sign: Sign }[];
+    /** What its trace says. */
+    traced?: { summary: { isLateRush: boolean } | null } | null;
     purged: boolean;
     cause?: Cause | null;
     versusLast?: Verdict | null;
@@ -101,6 +103,12 @@ export interface SheetLike {
     yieldMl?: Maybe;
     tastings: readonly TastingLike[];
   }[];
+}
+
+/** What eyes saw, and what a trace shows that perhaps no eye did: a rush at the end is a puck that gave way. */
+function signsOf({ seen, traced }: SheetLike['shots'][number]): Sign[] {
+  const signs = [...new Set(seen.map(({ sign }) => sign))];
+  return traced?.summary?.isLateRush && !signs.includes('late-rush') ? [...signs, 'late-rush'] : signs;
 }
 
 /** Puts the question of a dial-in: the stored sheet as an `olvet.advice-request/1`. */
@@ -154,7 +162,7 @@ export function buildAdviceRequest(sheet: SheetLike): AdviceRequest {
       timeSeconds: shot.timeSeconds,
       timer: shot.timer,
       firstDripSeconds: shot.firstDripSeconds,
-      seen: shot.seen.map(({ sign }) => sign),
+      seen: signsOf(shot),
       purged: shot.purged,
       cause: shot.cause ?? null,
       versusLast: shot.versusLast ?? null,

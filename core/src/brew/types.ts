@@ -7,6 +7,8 @@ export type Roast = (typeof ROASTS)[number];
 
 /** What an eye sees during or after a shot. */
 export const SIGNS = [
+  /** Looked, and nothing was wrong. */
+  'clean',
   'spurts',
   'dead-spots',
   'early-blonding',
@@ -19,6 +21,10 @@ export const SIGNS = [
   'puck-crater',
 ] as const;
 export type Sign = (typeof SIGNS)[number];
+
+/** What else there is to see, which says nothing of what went wrong: how the tail ran, and the crema, which tells freshness and roast. */
+export const LOOKS = ['tail-curling', 'tail-wide', 'crema-thick', 'crema-thin', 'crema-gone'] as const;
+export type Look = (typeof LOOKS)[number];
 
 /** What of a shot can be taken as planned where nobody measured it; never its time, nor its taste. */
 export const ASSUMABLE = ['doseGrams', 'yieldGrams', 'grind', 'temperatureC'] as const;

@@ -56,6 +56,8 @@ export interface ShotLineProblem {
 
 /** Words for signs; the first one is what printing uses. */
 export const SIGN_WORDS: Record<Sign, readonly string[]> = {
+  // “clean” alone is a finish without dryness.
+  clean: ['clean-puck', 'puck-clean'],
   spurts: ['spurts', 'spurt', 'channel', 'channels', 'channeling', 'jets'],
   'dead-spots': ['dead', 'dead-spots', 'dead-spot'],
   'early-blonding': ['pale', 'paling', 'blonding', 'early-blonding', 'blond'],
@@ -69,6 +71,7 @@ export const SIGN_WORDS: Record<Sign, readonly string[]> = {
 };
 
 export const SIGN_LABELS: Record<Sign, string> = {
+  clean: 'clean puck',
   spurts: 'spurts',
   'dead-spots': 'dead spots',
   'early-blonding': 'paled early',

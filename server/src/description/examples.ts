@@ -46,6 +46,7 @@ const VALUES: Record<string, unknown> = {
   checkTimes: ['12:00', '15:00'],
   assumed: [],
   deviceIds: [],
+  looks: [],
   ownerName: 'Ines',
 };
 /** The same where a schema means something else by the name. */

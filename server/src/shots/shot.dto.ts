@@ -3,6 +3,7 @@ import {
   ASSUMABLE,
   CAUSES,
   LIMITS,
+  LOOKS,
   MOST_SIGNS,
   PULL_MARKS,
   SERVINGS,
@@ -13,6 +14,7 @@ import {
   VERDICTS,
   type Assumable,
   type Cause,
+  type Look,
   type PullMarkKind,
   type Serving,
   type ShotKind,
@@ -165,6 +167,9 @@ export class ShotFieldsDto extends SettingsDto {
 
   @PartField(() => SeenDto, { many: true, maxItems: MOST_SIGNS })
   seen!: SeenDto[];
+
+  @ChoiceListField({ of: LOOKS, name: 'Look', optional: true, description: 'Tail and crema: no sign of a fault' })
+  looks?: Look[] | null;
 
   @BooleanField({ description: 'Was it purged after the last grind change?' })
   purged!: boolean;

@@ -1,4 +1,4 @@
-import type { Assumable, Cause, SeenMark, Serving, ShotKind, TimerStart, Traced, Verdict } from '@olvet/core';
+import type { Assumable, Cause, Look, SeenMark, Serving, ShotKind, TimerStart, Traced, Verdict } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Edit } from '../database/edit.model';
 import { Owned } from '../database/owned.model';
@@ -103,6 +103,10 @@ export class Shot extends Owned {
   /** The dose as it was weighed before it was levelled off. */
   @Column(DataType.DOUBLE)
   declare unlevelledGrams: number | null;
+
+  /** Tail and crema, as they looked. */
+  @Column({ type: DataType.JSONB, defaultValue: [] })
+  declare looks: Look[];
 
   /** What its trace says in figures; null where nothing was traced. */
   @ServerOwned

@@ -1896,6 +1896,7 @@ export type PlannedDto = {
   temperatureC?: number | null;
 };
 export type Sign =
+  | "clean"
   | "spurts"
   | "dead-spots"
   | "early-blonding"
@@ -1911,6 +1912,8 @@ export type SeenDto = {
   /** Clock hour, basket seen from below */
   clock?: number | null;
 };
+export type Look =
+  "tail-curling" | "tail-wide" | "crema-thick" | "crema-thin" | "crema-gone";
 export type Cause = "not-purged" | "channelled" | "dose-off" | "cold-group";
 export type VersusLast = "better" | "same" | "worse";
 export type Verdict = "serve" | "discard";
@@ -2003,6 +2006,8 @@ export type SheetShotView = {
   unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
+  /** Tail and crema: no sign of a fault */
+  looks?: Look[] | null;
   /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
@@ -2226,6 +2231,8 @@ export type ShotView = {
   unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
+  /** Tail and crema: no sign of a fault */
+  looks?: Look[] | null;
   /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
@@ -2325,6 +2332,8 @@ export type ShotDto = {
   unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
+  /** Tail and crema: no sign of a fault */
+  looks?: Look[] | null;
   /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */
@@ -2926,6 +2935,8 @@ export type NewShotDto = {
   unlevelledGrams?: number | null;
   tdsPercent?: number | null;
   seen: SeenDto[];
+  /** Tail and crema: no sign of a fault */
+  looks?: Look[] | null;
   /** Was it purged after the last grind change? */
   purged: boolean;
   /** What went wrong with this shot, once known */

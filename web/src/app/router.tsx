@@ -12,6 +12,7 @@ const places: RouteObject[] = [
     path: 'stations/:stationId',
     lazy: async () => ({ Component: (await import('../stations/StationPage')).StationPage }),
   },
+  { path: 'pull/:stationId', lazy: async () => ({ Component: (await import('../pull/PullPage')).PullPage }) },
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },

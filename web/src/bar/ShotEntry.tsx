@@ -2,6 +2,7 @@ import { LIMITS, millilitresFromGrams, parseShotLine, plainNumber, roundTo, type
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { BoardStationView } from '../app/api';
+import { useNavigate } from 'react-router';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ShotLineInput } from '../parts/ShotLineInput';
 import { Stepper } from '../parts/Stepper';
@@ -17,6 +18,7 @@ const TOLERANCE_SECONDS = 3;
 /** A shot without a dial-in: one line, or a tap for its time, one for what was as planned, and one to save. */
 export function ShotEntry({ standing, onDone }: { standing: BoardStationView; onDone: () => void }) {
   const { station, cards, check } = standing;
+  const navigate = useNavigate();
   const isCheckDue = check?.isDue ?? false;
   const [cardId, chooseCard] = useState(cards[0]?.cardId);
   const card = cards.find((each) => each.cardId === cardId);
@@ -117,6 +119,9 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
         <Button size="large" disabled={!ready} onClick={() => void store(!isCheckDue)}>
           {isCheckDue ? 'Save, no check' : 'As check shot'}
         </Button>
+        <Button size="large" onClick={() => void navigate(livePath(station.id, cardId, isCheckDue))}>
+          Pull it live
+        </Button>
         <Button size="large" type="text" onClick={onDone}>
           Cancel
         </Button>
@@ -124,4 +129,10 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
       <ProblemAlert error={error} />
     </form>
   );
+}
+
+/** Where this shot is lived through, by the card that was chosen. */
+function livePath(stationId: string, cardId: string | undefined, isCheck: boolean): string {
+  const search = new URLSearchParams({ ...(cardId ? { card: cardId } : {}), ...(isCheck ? { kind: 'check' } : {}) });
+  return `/pull/${stationId}?${search.toString()}`;
 }

@@ -1,4 +1,4 @@
-import { LIMITS, plainNumber, roundTo, type ShotLine, type Sign } from '@olvet/core';
+import { LIMITS, plainNumber, roundTo, type Look, type ShotLine } from '@olvet/core';
 import { Button, Checkbox, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { createPortal } from 'react-dom';
@@ -28,14 +28,14 @@ import { Preheat } from './Preheat';
 import { PullClock } from './PullClock';
 import styles from './PullPanel.module.css';
 import { Running } from './Running';
-import { SeenPicker } from './SeenPicker';
+import { NOTHING_SEEN, SeenPicker, SeenPictures, type Seeing } from './SeenPicker';
 import { saidByMarks } from './saidByMarks';
 import type { PullSubject } from './subject';
 import { usePull, watchedOf, type PullHandle } from './usePull';
 import { useWakeLock } from './useWakeLock';
 
 /** What was watched of a shot, beside its line. */
-export type Watched = ReturnType<typeof watchedOf> & { unlevelledGrams: number | null };
+export type Watched = ReturnType<typeof watchedOf> & { unlevelledGrams: number | null; looks: Look[] };
 
 export interface PullPanelProps {
   subject: PullSubject;
@@ -61,7 +61,7 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
   useWakeLock();
   const [figures, setFigures] = useState<PulledFigures>(NOTHING_SAID);
   const [unlevelledGrams, setUnlevelled] = useState<number | null>(null);
-  const [seen, setSeen] = useState<Sign[]>([]);
+  const [seen, setSeen] = useState<Seeing>(NOTHING_SEEN);
   const [purged, setPurged] = useState(true);
   const [hour, setHour] = useState<string | null>(null);
   const asked = askedFigures(subject);
@@ -69,16 +69,16 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
   const left = leftToPlan(all, asked);
   const byMarks = saidByMarks(handle.pull.marks);
   /** The aim alone is no shot: something must have been said of this one. */
-  const isTold = isAnythingSaid(all) || seen.length > 0 || !purged || byMarks.seen.length > 0;
+  const isTold = isAnythingSaid(all) || seen.signs.length + seen.looks.length > 0 || !purged || byMarks.seen.length > 0;
   const ready = !handle.isRunning && isTold && !saving;
   const say = (figure: Figure | 'timeSeconds') => (value: number | null) =>
     setFigures((now) => withValue(now, figure, value));
   const save = async (): Promise<void> => {
     if (!ready) return;
     const { seen: marked, ...rest } = byMarks;
-    const signs = seen.filter((sign) => !marked.some((mark) => mark.sign === sign)).map((sign) => ({ sign }));
+    const signs = seen.signs.filter((sign) => !marked.some((mark) => mark.sign === sign)).map((sign) => ({ sign }));
     const line = { ...lineOf(all, asked), ...rest, ...(hour ? { hour } : {}), seen: [...marked, ...signs], purged };
-    if (await onShot(handle.pull.id, line, { ...watchedOf(handle), unlevelledGrams })) handle.done();
+    if (await onShot(handle.pull.id, line, { ...watchedOf(handle), unlevelledGrams, looks: seen.looks })) handle.done();
   };
   const back = (): void => {
     handle.done();
@@ -93,6 +93,8 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
   const isFlying = handle.isRunning || (handle.isOver && handle.pull.seen.length > 0);
   /** A lever of the simulated bench is dragged in the picture: it is there before the shot. */
   const isShown = isFlying || (subject.isLever && (handle.machine?.capabilities.includes('lever') ?? false));
+  /** Beside the picture is room for what was seen. */
+  const hasPictures = isShown && aside !== null && handle.isOver;
   const clock = <PullClock handle={handle} timerWords={TIMER_WORDS[subject.plan.timer]} />;
   const time = (
     <Stepper
@@ -122,7 +124,13 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
           picture,
         )}
       {isShown && aside ? (
-        createPortal(clock, aside)
+        createPortal(
+          <>
+            {clock}
+            {hasPictures && <SeenPictures seen={seen} onSeen={setSeen} />}
+          </>,
+          aside,
+        )
       ) : (
         <div className={styles.clock}>
           {clock}
@@ -170,7 +178,7 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
               </div>
             ))}
           </div>
-          <SeenPicker seen={seen} onSeen={setSeen} isAfter={handle.isOver} />
+          {!hasPictures && <SeenPicker seen={seen} onSeen={setSeen} />}
           <div className={styles.actions}>
             <Button type="primary" size="large" disabled={!ready} loading={saving} onClick={() => void save()}>
               Save shot <kbd>Enter</kbd>

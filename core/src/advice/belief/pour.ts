@@ -68,7 +68,8 @@ export function readPours(request: ValidAdviceRequest & { method: Method }, star
     const clock = readClock(request, shot, method.leadSeconds);
     const isShort = method.timeIs === 'target' && isTooShort(request, clock.timeSeconds);
     const taste = shot.taste ? countedFromLikes(shot.taste) : null;
-    const isMuddled = tastesMuddled(request, taste, isShort);
+    // Somebody looked and the puck was clean: what is harsh then was drawn out of the coffee.
+    const isMuddled = tastesMuddled(request, taste, isShort) && !seen.includes('clean');
     const channelled = isMuddled || sawChannel({ cause, seen });
     const pour: Pour = {
       planned,
