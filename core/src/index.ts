@@ -218,12 +218,15 @@ export {
   type PullMark,
   type PullMarkKind,
   readTrace,
+  type ReadTable,
   requestOf,
   type StoredTrace,
+  tableOfTrace,
   tracedOf,
   type Traced,
   TRACE_COLUMNS,
   TRACE_EVENTS,
+  traceFromTable,
   type TraceAnswer,
   type TraceSummary,
   traceLine,
@@ -287,3 +290,4 @@ export {
   type Rescue,
   rescueNow,
 } from './lever';
+export { type Rose, roseOf } from './clockMap';

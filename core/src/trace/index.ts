@@ -23,3 +23,4 @@ export {
   type StoredTrace,
   type Traced,
 } from './stored';
+export { tableOfTrace, traceFromTable, type LineError, type ReadTable } from './table';

@@ -7,6 +7,7 @@ import { Loading } from '../parts/Loading';
 import { PullPanel } from '../pull/PullPanel';
 import { useKeptPull } from '../pull/useKeptPull';
 import { ProblemAlert } from '../parts/ProblemAlert';
+import { Rose } from '../parts/Rose';
 import { UndoSaved } from '../parts/UndoSaved';
 import { useShortcuts } from '../parts/useShortcuts';
 import { BeforeFirst } from './BeforeFirst';
@@ -31,6 +32,7 @@ const REFRESH_MS = 15_000;
 
 /** Charts are heavy, and few open them at the bar. */
 const WhyDrawer = lazy(() => import('./WhyDrawer'));
+const TraceDrawer = lazy(() => import('../pull/TraceDrawer'));
 
 /** What should the next shot be? */
 export function RunPage() {
@@ -70,8 +72,10 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const foreseen = useWhatIf(request, edited);
   const ghost = closed ? null : (aim ?? advice?.settings ?? null);
   const expect = closed ? null : edited ? foreseen : (advice?.expect ?? null);
+  const seen = shots.flatMap((shot) => shot.seen);
   const last = shots.at(-1);
   const subject = useMemo(() => pulling && sheetSubject(sheet, pulling), [sheet, pulling]);
+  const traced = overlay?.is === 'tracing' ? shots.find(({ id }) => id === overlay.shotId) : undefined;
   const dialled = advice?.action === 'dialled' && !edited;
 
   const choose = (settings: Settings): void => did({ did: 'choose', settings, afterShots: shots.length });
@@ -116,6 +120,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
           edited={edited !== null}
           expect={expect}
           onGhost={pulling ? null : choose}
+          onTrace={({ id }) => did({ did: 'open', overlay: { is: 'tracing', shotId: id } })}
           onShot={({ id }) => did({ did: 'open', overlay: { is: 'correcting', shotId: id } })}
           review={review}
           onCause={closed ? null : writing.sayCause}
@@ -130,6 +135,8 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         )}
         <div hidden={isFlying && !tasteOpen}>
           <TastePanel sheet={sheet} expect={expect} closed={closed} isPulling={pulling !== null} />
+          <Rose sign="spurts" seen={seen} />
+          <Rose sign="dead-spots" seen={seen} />
         </div>
       </div>
       <div className={`${styles.bottom} ${pulling ? styles.pulling : closed ? '' : styles.advice}`}>
@@ -191,7 +198,19 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
         shotId={overlay?.is === 'correcting' ? overlay.shotId : null}
         onClose={close}
         onKeep={closed ? null : keep}
+        onTrace={(shotId) => did({ did: 'open', overlay: { is: 'tracing', shotId } })}
       />
+      {traced && (
+        <Suspense fallback={null}>
+          <TraceDrawer
+            shot={traced}
+            number={shots.indexOf(traced) + 1}
+            plan={{ settings: plannedOf(traced), timeSeconds: run.target.timeSeconds, timer: traced.timer }}
+            earlier={shots.flatMap((shot) => (shot !== traced && shot.traced ? [shot.traced.line] : []))}
+            onClose={close}
+          />
+        </Suspense>
+      )}
       {overlay?.is === 'explaining' && (
         <Suspense fallback={null}>
           <WhyDrawer sheet={sheet} review={review} onClose={close} />

@@ -9,6 +9,7 @@ import { changeDirection, isMissed, nudge, plannedOf, toleranceOf, type Variable
 import styles from './RunSheet.module.css';
 import { GhostTaste, TasteCell } from './TasteCell';
 import { GhostTime, TimeCell, timeScale } from './TimeCell';
+import { TraceCell, traceScale } from './TraceCell';
 import { ValueCell } from './ValueCell';
 import { GhostCell } from './GhostCell';
 
@@ -21,6 +22,7 @@ export interface RunSheetProps {
   /** null while the next shot is being pulled. */
   onGhost: ((settings: Settings) => void) | null;
   onShot: (shot: SheetShotView) => void;
+  onTrace: (shot: SheetShotView) => void;
   /** The run looked back on; null until the worker has done so. */
   review: Review | null;
   /** Says what was wrong with a shot; null once the run is closed. */
@@ -38,7 +40,7 @@ interface Row {
 
 /** The score of a dial-in: one row per variable, one column per shot, what changed stands out. */
 export function RunSheet(props: RunSheetProps) {
-  const { sheet, ghost, edited, expect, onGhost, onShot, review, onCause } = props;
+  const { sheet, ghost, edited, expect, onGhost, onShot, onTrace, review, onCause } = props;
   const unit = useTemperatureUnit();
   const { shots, run } = sheet;
   const rows: Row[] = [
@@ -56,6 +58,7 @@ export function RunSheet(props: RunSheetProps) {
   }
   const last = shots.at(-1);
   const scale = timeScale(sheet, expect);
+  const flights = traceScale(shots);
   const hasGhost = ghost !== null;
   const scroller = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -146,6 +149,15 @@ export function RunSheet(props: RunSheetProps) {
             ))}
             {ghost && <GhostTime expect={expect} scale={scale} />}
           </tr>
+          {shots.some(({ traced }) => traced && traced.line.length > 1) && (
+            <tr>
+              <th scope="row">trace</th>
+              {shots.map((shot, i) => (
+                <TraceCell key={shot.id} shot={shot} number={i + 1} scale={flights} onOpen={() => onTrace(shot)} />
+              ))}
+              {ghost && <td className={styles.next} />}
+            </tr>
+          )}
           <tr>
             <th scope="row">taste</th>
             {shots.map((shot) => (

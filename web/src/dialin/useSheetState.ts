@@ -11,7 +11,11 @@ interface OwnShot {
 type Stage = { is: 'choosing'; own: OwnShot | null } | { is: 'pulling'; aim: Settings; own: OwnShot | null };
 
 /** What lies above it, one thing at a time. */
-type Overlay = { is: 'correcting'; shotId: string } | { is: 'keeping'; shotId: string | null } | { is: 'explaining' };
+type Overlay =
+  | { is: 'correcting'; shotId: string }
+  | { is: 'keeping'; shotId: string | null }
+  | { is: 'explaining' }
+  | { is: 'tracing'; shotId: string };
 
 /** Where the barista is on a run sheet. */
 export interface SheetState {

@@ -4,7 +4,7 @@ import { markAt } from './livePull';
 import type { PullHandle } from './usePull';
 
 /** The parts of a shot in their order, as far as they are known: seconds from the start, then what flowed. */
-export function Phases({ handle }: { handle: PullHandle }) {
+export function Phases({ handle }: { handle: Pick<PullHandle, 'pull' | 'trace' | 'isOver'> }) {
   const { pull, trace, isOver } = handle;
   const soak = markAt(pull, 'soak-ended');
   const contact = pull.stoppedSeconds;

@@ -216,10 +216,17 @@ function useShared(pull: LivePull, scaleId: string | null, machineId: string | n
 /** The trace of what was pulled, with its phases; nothing where only the time was taken. */
 export function watchedOf({ pull, trace }: Pick<PullHandle, 'pull' | 'trace'>) {
   const stored = traceOf(pull);
-  const drip = markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null;
   const hasMore = stored.rows.length > 0 || stored.marks.some(({ kind }) => kind !== 'pump-on' && kind !== 'pump-off');
   return {
     trace: hasMore ? { ...stored, marks: stored.marks.map((mark) => ({ ...mark })) } : null,
+    ...phasesOf({ pull, trace }),
+  };
+}
+
+/** The phases of a shot as they are kept, seconds from its start; null where nobody knows. */
+export function phasesOf({ pull, trace }: Pick<PullHandle, 'pull' | 'trace'>) {
+  const drip = markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null;
+  return {
     firstDripSeconds: pull.plan.timer === 'first-drip' ? null : drip,
     soakSeconds: markAt(pull, 'soak-ended'),
     coverSeconds: markAt(pull, 'covered'),

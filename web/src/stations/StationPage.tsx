@@ -2,7 +2,13 @@ import { clockTimeOf, combineTastings, dayAfter, shotLineInWords, tasteInWords, 
 import { Button, Drawer } from 'antd';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { useGetBoardQuery, useGetStationDayQuery, type BoardStationView, type SheetShotView } from '../app/api';
+import {
+  useGetBoardQuery,
+  useGetStationDayQuery,
+  useListShotsQuery,
+  type BoardStationView,
+  type SheetShotView,
+} from '../app/api';
 import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
 import { TimeStrip } from '../bar/TimeStrip';
@@ -11,6 +17,7 @@ import { ANY_BASKET } from '../dialin/useDoubts';
 import { day as dayInWords } from '../parts/format';
 import { lineOfShot } from '../parts/lineOfShot';
 import { Loading } from '../parts/Loading';
+import { Rose } from '../parts/Rose';
 import { plural } from '../parts/plural';
 import { UndoSaved } from '../parts/UndoSaved';
 import { useShopDay } from '../parts/useShopDay';
@@ -106,6 +113,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </li>
         ))}
       </ul>
+      <StationRose stationId={station.id} />
       <Drawer open={correcting !== undefined} onClose={() => correct(null)} title="The shot" size={420} destroyOnHidden>
         {correcting && (
           <ShotForm
@@ -119,6 +127,22 @@ function StationDay({ standing }: { standing: BoardStationView }) {
         )}
       </Drawer>
     </div>
+  );
+}
+
+/** Shots whose spurts and dead spots tell of the hand. */
+const ROSE_OF = 200;
+
+function StationRose({ stationId }: { stationId: string }) {
+  const { data } = useListShotsQuery({ stationId, page: 1, pageSize: ROSE_OF });
+  const seen = data?.items.flatMap((shot) => shot.seen) ?? [];
+  if (!seen.some(({ clock }) => clock != null)) return null;
+  return (
+    <section aria-labelledby="basket-clock">
+      <h2 id="basket-clock">The basket over the last {plural(data!.items.length, 'shot')}</h2>
+      <Rose sign="spurts" seen={seen} />
+      <Rose sign="dead-spots" seen={seen} />
+    </section>
   );
 }
 

@@ -1,0 +1,1 @@
+export { rayleighP, roseOf, type Rose } from './rose';
