@@ -37,6 +37,9 @@ export class PullPlanDto {
   @NumberField(LIMITS.yieldGrams)
   yieldGrams!: number;
 
+  @NumberField({ ...LIMITS.temperatureC, optional: true })
+  temperatureC?: number | null;
+
   @PartField(() => SecondsWindowDto)
   timeSeconds!: SecondsWindowDto;
 

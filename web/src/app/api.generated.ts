@@ -3094,6 +3094,7 @@ export type PullPlanDto = {
   grind?: number | null;
   doseGrams: number;
   yieldGrams: number;
+  temperatureC?: number | null;
   timeSeconds: SecondsWindowDto;
   timer: TimerStart;
 };

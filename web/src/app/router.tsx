@@ -13,6 +13,7 @@ const places: RouteObject[] = [
     lazy: async () => ({ Component: (await import('../stations/StationPage')).StationPage }),
   },
   { path: 'pull/:stationId', lazy: async () => ({ Component: (await import('../pull/PullPage')).PullPage }) },
+  { path: 'watch/:pullId', lazy: async () => ({ Component: (await import('../pull/WatchPage')).WatchPage }) },
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },

@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { Link, useNavigate } from 'react-router';
 import type { BoardStationView } from '../app/api';
 import { useGetShopQuery } from '../app/api';
+import { OpenPull } from '../pull/OpenPull';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { temperatureNumber } from '../parts/format';
 import { OutcomeMark, outcomeClass } from '../parts/Outcome';
@@ -83,6 +84,7 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
         <p className="quiet small">
           {detail} {check && checkInWords(check, hours)}
         </p>
+        <OpenPull stationId={station.id} />
         <UndoSaved place={station.id} />
         <ProblemAlert error={error} />
         <div className={styles.actions}>

@@ -1,9 +1,10 @@
 import { changesBetween, type Settings, type ShotLine } from '@olvet/core';
 import { Alert, Button, type InputRef } from 'antd';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import { useGetSheetQuery, type SheetView } from '../app/api';
 import { Loading } from '../parts/Loading';
+import { OpenPull } from '../pull/OpenPull';
 import { PullPanel } from '../pull/PullPanel';
 import { useKeptPull } from '../pull/useKeptPull';
 import { ProblemAlert } from '../parts/ProblemAlert';
@@ -53,6 +54,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
   const closed = run.status !== 'open';
   const { request, advice, problem } = useAdvice(sheet);
   const review = useReview(request);
+  const navigate = useNavigate();
   const [{ stage, overlay }, did] = useSheetState();
   const writing = useSheetWriting(sheet);
   const lineInput = useRef<InputRef>(null);
@@ -111,7 +113,10 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
 
   return (
     <div className={styles.page}>
-      <RunHeader sheet={sheet} />
+      <div className={styles.head}>
+        <RunHeader sheet={sheet} />
+        {!pulling && <OpenPull stationId={run.stationId} />}
+      </div>
       <div ref={setPicture} className={styles.score} hidden={!isFlying} />
       <div className={styles.score} hidden={isFlying}>
         <RunSheet
@@ -189,6 +194,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
               forgetKept();
               did({ did: 'go-back' });
             }}
+            onLost={(pullId) => void navigate(`/watch/${pullId}`)}
             onPicture={setFlying}
           />
         )}

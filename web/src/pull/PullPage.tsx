@@ -100,6 +100,7 @@ function AtStation({ standing }: { standing: BoardStationView }) {
             saving={isSaving}
             onShot={onShot}
             onBack={leave}
+            onLost={(pullId) => void navigate(`/watch/${pullId}`)}
             onPicture={setFlying}
           />
         ) : (

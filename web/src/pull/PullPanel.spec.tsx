@@ -17,7 +17,15 @@ function open(change: { sheet?: SheetView; grindChanged?: boolean; unit?: string
   const picture = document.body.appendChild(document.createElement('div'));
   const taken = (_id: string, line: ShotLine): Promise<boolean> => onShot(line);
   renderPage(
-    <PullPanel subject={subject} picture={picture} aside={null} saving={false} onShot={taken} onBack={onBack} />,
+    <PullPanel
+      subject={subject}
+      picture={picture}
+      aside={null}
+      saving={false}
+      onShot={taken}
+      onBack={onBack}
+      onLost={() => {}}
+    />,
   );
   return { onShot, onBack };
 }

@@ -7,6 +7,7 @@ import { Stepper } from '../parts/Stepper';
 import { useTemperatureUnit } from '../parts/temperature';
 import { ToggleChip } from '../parts/ToggleChip';
 import { useShortcuts } from '../parts/useShortcuts';
+import { AskedFor } from './AskedFor';
 import { LandingBox } from './LandingBox';
 import { LeverLane, RescueLine } from './LeverLane';
 import type { LivePull } from './livePull';
@@ -31,6 +32,7 @@ import { Running } from './Running';
 import { NOTHING_SEEN, SeenPicker, SeenPictures, type Seeing } from './SeenPicker';
 import { saidByMarks } from './saidByMarks';
 import type { PullSubject } from './subject';
+import { useHolding } from './useHolding';
 import { usePull, watchedOf, type PullHandle } from './usePull';
 import { useWakeLock } from './useWakeLock';
 
@@ -48,6 +50,8 @@ export interface PullPanelProps {
   /** Resolves with whether it was taken. */
   onShot: (id: string, line: ShotLine, watched: Watched) => Promise<boolean>;
   onBack: () => void;
+  /** Another tablet has taken the shot over. */
+  onLost: (pullId: string) => void;
   /** Told when the picture is needed, and when it is not any longer. */
   onPicture?: (isNeeded: boolean) => void;
 }
@@ -56,9 +60,28 @@ export interface PullPanelProps {
  * A shot from the plan to Save: what to set before, the flight and its marks while it runs, the figures after. Nothing counts as
  * measured that neither a device nor a person said: the plan is a hint, and one tap takes a figure as planned.
  */
-export function PullPanel({ subject, kept = null, picture, aside, saving, onShot, onBack, onPicture }: PullPanelProps) {
+export function PullPanel({
+  subject,
+  kept = null,
+  picture,
+  aside,
+  saving,
+  onShot,
+  onBack,
+  onLost,
+  onPicture,
+}: PullPanelProps) {
   const handle = usePull(subject, kept);
   useWakeLock();
+  const holding = useHolding(handle.pull);
+  const { isLost } = holding;
+  useEffect(() => {
+    if (!isLost) return;
+    handle.letGo();
+    onLost(handle.pull.id);
+    // Told once: what follows is another page.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [isLost]);
   const [figures, setFigures] = useState<PulledFigures>(NOTHING_SAID);
   const [unlevelledGrams, setUnlevelled] = useState<number | null>(null);
   const [seen, setSeen] = useState<Seeing>(NOTHING_SEEN);
@@ -114,6 +137,7 @@ export function PullPanel({ subject, kept = null, picture, aside, saving, onShot
   }, [isShown, onPicture]);
   return (
     <div ref={panel} className={isShown && aside ? styles.flying : styles.panel}>
+      <AskedFor holding={holding} />
       {picture &&
         isShown &&
         createPortal(

@@ -93,6 +93,12 @@ export class Recorder {
     this.change({ ...this.pull, startedAt: null, stoppedSeconds: null, marks: [], seen: [] });
   }
 
+  /** As the tablet that holds it says it stands. */
+  adopt({ startedAt, marks }: Pick<LivePull, 'startedAt' | 'marks'>): void {
+    const pull = { ...this.pull, startedAt, marks };
+    this.change({ ...pull, stoppedSeconds: markAt(pull, 'pump-off') });
+  }
+
   stop(at = this.options.now()): void {
     if (!this.isRunning) return;
     const seconds = Math.max(0, secondsOf(this.pull, at));

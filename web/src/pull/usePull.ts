@@ -64,6 +64,8 @@ export interface PullHandle {
   ask: (command: DeviceCommandDto['command'], value?: number) => void;
   /** The shot is saved, or left. */
   done: () => void;
+  /** Another tablet holds it now: nothing more is told of it here. */
+  letGo: () => void;
 }
 
 const epoch = (): number => performance.timeOrigin + performance.now();
@@ -129,6 +131,7 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
     move: (mark, seconds) => recorder.move(mark, seconds),
     ask: (name, value) =>
       machine && void command({ id: machine.id, deviceCommandDto: { command: name, value: value ?? null } }),
+    letGo: () => void ifItCan(() => tabletDb.pulls.delete(pull.id), undefined),
     done: () => {
       share();
       void ifItCan(() => tabletDb.pulls.delete(pull.id), undefined);
@@ -194,11 +197,10 @@ function useShared(pull: LivePull, scaleId: string | null, machineId: string | n
   const person = useAppSelector((state) => state.settings.person);
   const { id, stationId, runId, kind, plan, startedAt, marks } = pull;
   const body = useMemo(() => {
-    const { grind, doseGrams, yieldGrams } = plan.settings;
-    const { timeSeconds, timer } = plan;
+    const { timeSeconds, timer, settings } = plan;
     return {
       ...{ stationId, runId, kind, ownerId: tabletId(), ownerName: person },
-      plan: { grind, doseGrams, yieldGrams, timeSeconds, timer },
+      plan: { ...settings, timeSeconds, timer },
       startedAt: startedAt === null ? null : new Date(startedAt).toISOString(),
       marks: marks.map(({ kind: name, seconds, clock = null }) => ({ kind: name, seconds, clock })),
       deviceIds: [scaleId, machineId].filter((each) => each !== null),

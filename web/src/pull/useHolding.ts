@@ -1,0 +1,27 @@
+import { useGetPullQuery, useGivePullMutation } from '../app/api';
+import { tabletId } from '../app/tabletId';
+import type { LivePull } from './livePull';
+
+export interface Holding {
+  /** First name of whoever asks for this shot from another tablet, '' where nobody said; null while nobody asks. */
+  askedBy: string | null;
+  /** Another tablet holds it now. */
+  isLost: boolean;
+  give: () => void;
+  keep: () => void;
+}
+
+/** Whether this tablet still holds the shot it pulls, and who asks for it. */
+export function useHolding({ id, startedAt }: LivePull): Holding {
+  const { currentData: view } = useGetPullQuery({ id }, { skip: startedAt === null });
+  const [givePull] = useGivePullMutation();
+  const me = tabletId();
+  const answer = (toId: string): void => void givePull({ id, givePullDto: { tabletId: me, toId } });
+  const isMine = view === undefined || view.ownerId === me;
+  return {
+    askedBy: isMine && view?.askedById ? view.askedByName : null,
+    isLost: !isMine,
+    give: () => view?.askedById && answer(view.askedById),
+    keep: () => answer(me),
+  };
+}

@@ -1,0 +1,80 @@
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { api, useListDevicesQuery, type PullView } from '../app/api';
+import { useAppDispatch } from '../app/store';
+import { stream } from '../live/stream';
+import { traceReader } from '../worker/traceReader';
+import type { LivePull } from './livePull';
+import { Recorder } from './recorder';
+
+const TICK_MS = 100;
+const epoch = (): number => performance.timeOrigin + performance.now();
+
+/** A shot that another tablet holds: its marks from there, its readings from the devices themselves. */
+export function useWatched(view: PullView) {
+  const { data: devices } = useListDevicesQuery({ state: 'in-use' });
+  const [recorder] = useState(
+    () =>
+      new Recorder(
+        pullOf(view),
+        { scaleId: null, machineId: null },
+        {
+          now: epoch,
+          read: (request) => traceReader().read(request),
+          onChange: () => {},
+          learned: { drip: null, delaySeconds: null },
+        },
+      ),
+  );
+  const snapshot = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
+  const dispatch = useAppDispatch();
+  const of = (kind: 'scale' | 'machine'): string | null =>
+    devices?.items.find((device) => device.kind === kind && view.deviceIds.includes(device.id))?.id ?? null;
+  const [scaleId, machineId] = [of('scale'), of('machine')];
+  const { startedAt, marks } = pullOf(view);
+  useEffect(() => {
+    recorder.adopt({ startedAt, marks });
+    // Only another word of the tablet that holds it.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [recorder, view]);
+  useEffect(() => {
+    recorder.follow({ scaleId, machineId }, { drip: null, delaySeconds: null });
+    const catchUp = async (id: string): Promise<void> => {
+      const known = recorder.snapshot().pull.followed[id];
+      const asked = { id, session: known?.session, after: known?.lastSeq };
+      const { data } = await dispatch(
+        api.endpoints.getRecentReports.initiate(asked, { forceRefetch: true, subscribe: false }),
+      );
+      if (!data?.session) return;
+      recorder.take({ kind: 'reports', deviceId: id, session: data.session, reports: data.reports as never });
+    };
+    const all = (): void => [scaleId, machineId].forEach((id) => id !== null && void catchUp(id));
+    all();
+    return stream.listen((event) => recorder.take(event), all);
+  }, [recorder, scaleId, machineId, dispatch]);
+  useEffect(() => {
+    const ticking = setInterval(() => recorder.tick(), TICK_MS);
+    return () => clearInterval(ticking);
+  }, [recorder]);
+  const { pull, trace, seconds } = snapshot;
+  return {
+    ...{ pull, trace, sinceStart: seconds },
+    isRunning: pull.startedAt !== null && pull.stoppedSeconds === null,
+    isOver: pull.stoppedSeconds !== null,
+    move: () => {},
+  };
+}
+
+function pullOf(view: PullView): LivePull {
+  const { id, stationId, runId = null, kind, plan, startedAt, marks } = view;
+  const { grind = null, doseGrams, yieldGrams, temperatureC = null, timeSeconds, timer } = plan;
+  return {
+    ...{ id, place: runId ?? stationId, stationId, runId, kind },
+    plan: { settings: { grind, doseGrams, yieldGrams, temperatureC }, timeSeconds, timer },
+    startedAt: startedAt == null ? null : Date.parse(startedAt),
+    stoppedSeconds: marks.find((mark) => mark.kind === 'pump-off')?.seconds ?? null,
+    marks: marks.map(({ kind: name, seconds, clock }) => ({ kind: name, seconds, ...(clock ? { clock } : {}) })),
+    seen: [],
+    followed: {},
+    changedAt: epoch(),
+  };
+}
