@@ -1,4 +1,4 @@
-import { createRandom, drawNormal, type Random, type ValidTraceRequest } from '../../core/src/index';
+import { createRandom, drawNormal, type Random, type Traced, type ValidTraceRequest } from '../../core/src/index';
 
 /** What one bar's scale and machine are like. */
 export interface Bar {
@@ -86,7 +86,8 @@ export const BARS: Bar[] = [
 
 export interface Pulled {
   finalGrams: number;
-  dripSeen: number;
+  /** What its trace says, as it would be kept. */
+  traced: Traced;
   firstDripError: number | null;
   /** Whether the landing foreseen at half the target held the true one; null where none was foreseen. */
   landingHeld: boolean | null;
@@ -152,7 +153,7 @@ export function pullByTrace(
   const { summary } = read(request(off));
   return {
     finalGrams,
-    dripSeen: summary?.dripGrams ?? fallen,
+    traced: { summary, line: [], stopDelaySeconds: null },
     firstDripError: firstDrip === null ? null : firstDrip - pour.firstDripSeconds,
     landingHeld,
   };

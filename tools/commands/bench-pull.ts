@@ -1,4 +1,4 @@
-import { readTrace } from '../../core/src/index';
+import { learnStop, readTrace } from '../../core/src/index';
 import { BARS, pullByTrace, type Pulled } from '../bench/pours';
 import { say } from '../lib/say';
 
@@ -15,7 +15,9 @@ export function run(): Promise<void> {
   for (const bar of BARS) {
     const pulls: Pulled[] = [];
     for (let i = 0; i < SHOTS_A_BAR + TEACHING; i += 1) {
-      pulls.push(pullByTrace(readTrace, `pull ${bar.hertz} ${i}`, bar, dripOf(pulls)));
+      pulls.push(
+        pullByTrace(readTrace, `pull ${bar.hertz} ${i}`, bar, learnStop(pulls.map(({ traced }) => traced)).drip),
+      );
     }
     const near = bar.hertz >= 5 ? 0.5 : 1;
     const counted = pulls.slice(TEACHING).map((pulled) => ({ pulled, near }));
@@ -24,14 +26,6 @@ export function run(): Promise<void> {
   }
   print('all', all);
   return Promise.resolve();
-}
-
-function dripOf(pulls: readonly Pulled[]) {
-  if (pulls.length === 0) return null;
-  const drips = pulls.map(({ dripSeen }) => dripSeen);
-  const mean = drips.reduce((sum, drip) => sum + drip, 0) / drips.length;
-  const variance = drips.reduce((sum, drip) => sum + (drip - mean) ** 2, 0) / Math.max(1, drips.length - 1);
-  return { grams: { mean, sd: Math.sqrt(variance) }, shots: drips.length };
 }
 
 function print(name: string, counted: readonly { pulled: Pulled; near: number }[]): void {

@@ -102,7 +102,13 @@ async function browser(address: string): Promise<Tally> {
   const report = resolve(RESULTS, 'playwright.json');
   try {
     const code = await runShown('npx', ['--no-install', 'playwright', 'test', '--reporter=list,json'], {
-      env: { ...process.env, DEMO_URL: demo.url, EMPTY_URL: empty.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+      env: {
+        ...process.env,
+        TEST_DATABASE_URL: address,
+        DEMO_URL: demo.url,
+        EMPTY_URL: empty.url,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: report,
+      },
     });
     const { stats } = read<{ stats: { expected: number; unexpected: number; flaky: number } }>(report);
     const failed = stats.unexpected + stats.flaky;

@@ -19,15 +19,21 @@ const USUAL_DRIP = { grams: 0.6, secondsOfFlow: 0.6, sd: 0.6 };
 const USUAL_FLOW = 1.3;
 const HANGS_ANYWAY = 0.5;
 const USUAL_DELAY_SECONDS = 0.3;
+/** Of many noisy moments the first that says stop is early, by about so many spreads of the forecast (`npm run bench:pull`). */
+const EARLY_SDS = 0.6;
 /** A soak ends best about so many times as late as the basket was covered (ordinary practice). */
 const SOAK_BY_COVER = 3;
 /** So long without flow after the stop, or at the end of a pour without one, it has settled. */
-const SETTLED_SECONDS = 2;
+const SETTLED_SECONDS = 1.5;
 const CEASED_SECONDS = 4;
-const STILL_FLOW = 0.06;
+/** Slower than this over so many seconds is drift and noise, not coffee, g/s. */
+const STILL_FLOW = 0.15;
+const STILL_OVER_SECONDS = 1.5;
 /** A flow that ends so much faster than it ran in the middle: the puck gave way. */
 const LATE_RUSH = 1.6;
 const TEN_GRAMS = 10;
+/** Before the pump runs nothing falls: so far from the empty cup, another one stood there, g. */
+const OTHER_CUP_GRAMS = 2;
 
 export type ParsedTraceRequest = { ok: true; request: ValidTraceRequest } | { ok: false; errors: FieldError[] };
 
@@ -47,7 +53,10 @@ export function readTrace(request: ValidTraceRequest): TraceAnswer {
   const empty = emptyCup(readings, pumpOn);
   const drip = at('first-drip') ?? firstDripOf(readings, empty);
   const path = followFlow(
-    readings.map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams })),
+    readings
+      .map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams }))
+      // A cup that was changed just before: what stood there is no coffee of this shot.
+      .filter(({ seconds, grams }) => pumpOn === null || seconds >= pumpOn || Math.abs(grams) < OTHER_CUP_GRAMS),
     empty.sd,
   );
   const now = path.at(-1) ?? null;
@@ -75,13 +84,19 @@ export function readTrace(request: ValidTraceRequest): TraceAnswer {
   };
 }
 
-/** From before the pump ran, else from the first readings: nothing has fallen yet. */
+/**
+ * From before the pump ran, else from the first readings: nothing has fallen yet. A cup may have been changed in the last moment:
+ * what stood there before counts only as far as it weighs the same.
+ */
 function emptyCup(readings: readonly Reading[], pumpOn: number | null): Empty {
   const first = readings[0]?.seconds ?? 0;
   const until = Math.max(pumpOn === null ? first + 1.5 : pumpOn + 1, first + 0.5);
   const still = readings.filter(({ seconds }) => seconds <= until);
   if (still.length === 0) return { grams: 0, sd: QUIET_SD };
-  return { grams: median(still.map(({ grams }) => grams)), sd: Math.max(QUIET_SD, scatterOf(readings) ?? 0) };
+  const latest = pumpOn === null ? [] : still.filter(({ seconds }) => seconds >= pumpOn);
+  const middle = median((latest.length >= 2 ? latest : still).map(({ grams }) => grams));
+  const same = still.filter(({ grams }) => Math.abs(grams - middle) < OTHER_CUP_GRAMS);
+  return { grams: median(same.map(({ grams }) => grams)), sd: Math.max(QUIET_SD, scatterOf(readings) ?? 0) };
 }
 
 function phaseOf({
@@ -98,12 +113,23 @@ function phaseOf({
   nowSeconds: number;
 }): TracePhase {
   if (drip === null) return pumpOn === null ? 'waiting' : 'soaking';
-  const flowing = path.findLast(({ flow, seconds }) => flow >= STILL_FLOW && seconds >= drip)?.seconds ?? drip;
+  const flowing = lastFlowing(path, drip) ?? drip;
   const quiet = nowSeconds - flowing;
   if (pumpOff !== null && nowSeconds >= pumpOff) {
     return quiet >= SETTLED_SECONDS && nowSeconds - pumpOff >= SETTLED_SECONDS ? 'settled' : 'dripping';
   }
   return quiet >= CEASED_SECONDS ? 'settled' : 'pouring';
+}
+
+/** When coffee last fell after `from`: by what the cup gained over a while, which no single reading moves; null where none did. */
+function lastFlowing(path: readonly Flow[], from: number): number | null {
+  let j = path.length - 1;
+  for (let i = path.length - 1; i >= 0 && path[i]!.seconds >= from; i -= 1) {
+    while (j > 0 && path[j]!.seconds > path[i]!.seconds - STILL_OVER_SECONDS) j -= 1;
+    const over = path[i]!.seconds - path[j]!.seconds;
+    if (over > 0 && (path[i]!.grams - path[j]!.grams) / over >= STILL_FLOW) return path[i]!.seconds;
+  }
+  return null;
 }
 
 /** On the target's timer. */
@@ -131,6 +157,11 @@ function landingOf(
   return { timeSeconds: rounded(interval(end, reached !== null ? 0 : left!.sd)) };
 }
 
+/** How much more or less falls after a stop at such a flow than at a usual one. */
+export function dripShare(flow: number): number {
+  return HANGS_ANYWAY + (1 - HANGS_ANYWAY) * (flow / USUAL_FLOW);
+}
+
 /** What still falls after the stop at such a flow. */
 function dripAt({ drip }: ValidTraceRequest, flow: number): { mean: number; sd: number } {
   if (!drip) return { mean: USUAL_DRIP.grams + USUAL_DRIP.secondsOfFlow * flow, sd: USUAL_DRIP.sd };
@@ -138,7 +169,7 @@ function dripAt({ drip }: ValidTraceRequest, flow: number): { mean: number; sd: 
   // A few shots say little beside what is usual anyway.
   const weight = drip.shots / (drip.shots + 1);
   const mean = weight * drip.grams.mean + (1 - weight) * usual;
-  return { mean: mean * (HANGS_ANYWAY + (1 - HANGS_ANYWAY) * (flow / USUAL_FLOW)), sd: Math.max(drip.grams.sd, 0.1) };
+  return { mean: mean * dripShare(flow), sd: Math.max(drip.grams.sd, 0.1) };
 }
 
 function stopOf(request: ValidTraceRequest, now: Flow, path: readonly Flow[]): TraceAnswer['stop'] {
@@ -147,9 +178,9 @@ function stopOf(request: ValidTraceRequest, now: Flow, path: readonly Flow[]): T
   const drip = dripAt(request, Math.max(now.flow, SLOWEST_FLOW));
   const left = secondsUntil(yieldGrams - drip.mean - now.grams, now, path);
   if (left === null) return null;
-  const atSeconds = Math.max(now.seconds, now.seconds + left.mean - delay);
+  const atSeconds = Math.max(now.seconds, now.seconds + left.mean + EARLY_SDS * left.sd - delay);
   // Stopped later than on time, because it is late already, the cup ends above its target.
-  const late = atSeconds - (now.seconds + left.mean - delay);
+  const late = Math.max(0, atSeconds - (now.seconds + left.mean + EARLY_SDS * left.sd - delay));
   const final = yieldGrams + late * now.flow;
   const unsure = Math.min(left.sd, delay + 0.2) * now.flow;
   return { atSeconds: round(atSeconds, 2), finalGrams: rounded(interval(final, Math.hypot(drip.sd, unsure))) };
@@ -160,8 +191,10 @@ function summaryOf(
   { path, start, drip, pumpOff }: { path: readonly Flow[]; start: number | null; drip: number; pumpOff: number | null },
 ): TraceSummary {
   const end = median(path.slice(-5).map(({ grams }) => grams));
-  const stopped = pumpOff ?? path.findLast(({ flow }) => flow >= STILL_FLOW)?.seconds ?? path.at(-1)!.seconds;
-  const atStop = path.findLast(({ seconds }) => seconds <= stopped)?.grams ?? end;
+  const stopped = pumpOff ?? lastFlowing(path, drip) ?? path.at(-1)!.seconds;
+  const before = path.findLast(({ seconds }) => seconds <= stopped);
+  // A slow scale has not seen the last moments: they went on as before.
+  const atStop = before ? Math.min(end, before.grams + Math.max(0, before.flow) * (stopped - before.seconds)) : end;
   const pour = path.filter(({ seconds }) => seconds >= drip && seconds <= stopped);
   const length = Math.max(stopped - drip, 0.1);
   const meanIn = (from: number, to: number): number | null => {

@@ -66,7 +66,8 @@ describe('what a bar teaches of its stops', () => {
 
   it('is the mean drip and the middle delay, one pause to look aside', () => {
     const { drip, delaySeconds } = learnStop([traced(1.5), traced(2), traced(2.5), traced(2, 2.9)]);
-    expect(drip!.grams.mean).toBeCloseTo(2, 6);
+    // At this flow a bar drips about as at a usual one.
+    expect(Math.abs(drip!.grams.mean - 2)).toBeLessThan(0.1);
     expect(drip!.shots).toBe(4);
     expect(delaySeconds).toBe(0.5);
   });

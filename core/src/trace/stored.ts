@@ -4,7 +4,7 @@ import type { TimerStart } from '../brew/types';
 import { LIMITS } from '../brew/limits';
 import { TRACE_COLUMNS, TRACE_EVENTS, type TraceSummary, type ValidTraceRequest } from './contract';
 import { median } from './readings';
-import { readTrace } from './readTrace';
+import { dripShare, readTrace } from './readTrace';
 import { round } from './round';
 
 /** What a hand marks while a shot runs, beside what the trace itself tells. */
@@ -128,7 +128,7 @@ function delayOf(marks: readonly PullMark[]): number | null {
   return delay >= 0 && delay <= LONGEST_DELAY_SECONDS ? delay : null;
 }
 
-/** What a bar has taught of its stops: drip, g, and the delay from cue to stop, s. */
+/** What a bar has taught of its stops: drip at a usual flow, g, and the delay from cue to stop, s. */
 export interface LearnedStop {
   drip: { grams: { mean: number; sd: number }; shots: number } | null;
   delaySeconds: number | null;
@@ -140,7 +140,8 @@ const IMAGINED = 2;
 
 /** Learns from the traced shots of one bar. Delays by their middle: one pause to look is no habit. */
 export function learnStop(traced: readonly Traced[]): LearnedStop {
-  const drips = traced.flatMap(({ summary }) => (summary ? [summary.dripGrams] : []));
+  // Each as it would have been at a usual flow: quick shots drip more.
+  const drips = traced.flatMap(({ summary }) => (summary ? [summary.dripGrams / dripShare(summary.meanFlow)] : []));
   const delays = traced.flatMap(({ stopDelaySeconds }) => (stopDelaySeconds === null ? [] : [stopDelaySeconds]));
   const delaySeconds = delays.length < 3 ? null : round(median(delays), 2);
   if (drips.length === 0) return { drip: null, delaySeconds };

@@ -104,6 +104,19 @@ describe('a weight trace', () => {
     expect(read(jumping).grams).toBeCloseTo(21, 0);
   });
 
+  it('takes the full cup that stood there before the pump for no coffee of this shot', () => {
+    const before = Array.from({ length: 20 }, (_, i) => [i / 10 - 2, 36]);
+    const answer = read([...before, ...rowsOf(steady, 20, { from: 0 })]);
+    expect(answer.grams).toBeCloseTo(read(rowsOf(steady, 20, { from: 0 })).grams, 0);
+    expect(answer.tenGramsSeconds).toBeGreaterThan(answer.firstDripSeconds!);
+  });
+
+  it('settles two seconds after the last drop, however the scale shakes', () => {
+    const events: Event[] = [PUMP_ON, { seconds: 28, kind: 'pump-off' }];
+    expect(read(rowsOf(stopped, 35, { noise: 0.15 }), { events }).phase).toBe('settled');
+    expect(read(rowsOf(stopped, 29, { noise: 0.15 }), { events }).phase).toBe('dripping');
+  });
+
   it('says the same of two readings a second as of twenty', () => {
     const [few, many] = [2, 20].map((hertz) => read(rowsOf(steady, 24, { hertz, noise: 0.1 })));
     expect(few!.grams).toBeCloseTo(many!.grams, 0);

@@ -24,11 +24,20 @@ export function saveShot(id: string, shotDto: ShotDto): AppThunk<Promise<Saved>>
   };
 }
 
+/** One at a time: where a line hangs, every further request would hang behind it and leave no line for others. */
+let isSending = false;
+
 /** Sends what is kept, one after the other; what the server refuses is given up, for it would always refuse it. */
 export function sendKept(): AppThunk<Promise<void>> {
   return async (dispatch) => {
-    for (const { id, shotDto } of await ifItCan(() => tabletDb.shots.toArray(), [])) {
-      if ((await dispatch(send(id, shotDto))).is === 'kept') return;
+    if (isSending) return;
+    isSending = true;
+    try {
+      for (const { id, shotDto } of await ifItCan(() => tabletDb.shots.toArray(), [])) {
+        if ((await dispatch(send(id, shotDto))).is === 'kept') return;
+      }
+    } finally {
+      isSending = false;
     }
   };
 }

@@ -154,6 +154,19 @@ describe('a shot that is recorded', () => {
     expect(Math.abs(trace!.grams - grams(16))).toBeLessThan(1);
   });
 
+  it('places what comes late by the device’s own clock', () => {
+    const bar = new Played();
+    bar.recorder.start();
+    const late = Array.from({ length: 100 }, (_, i) => {
+      bar.now += 100;
+      return bar.reading(i / 10);
+    });
+    bar.recorder.take(bar.event('scale', 's', late));
+    const rows = traceOf(bar.shown.pull).rows;
+    expect(rows[0]![0]).toBeCloseTo(0.1, 6);
+    expect(rows.at(-1)![0]).toBeCloseTo(10, 6);
+  });
+
   it('is a stopwatch with marks where nothing speaks for itself; a dragged mark takes the time with it', async () => {
     const bar = new Played({ scaleId: null, machineId: null });
     bar.recorder.start();

@@ -131,10 +131,11 @@ export class Recorder {
     const known = this.pull.followed[deviceId];
     const followed = known?.session === session ? { ...known } : { session, lastSeq: 0, offset: Infinity };
     const seen: Seen[] = [];
+    // The newest is the least late; what comes with it happened before it by the device's own clock.
+    followed.offset = Math.min(followed.offset, now - (reports.at(-1)?.ms ?? -Infinity));
     for (const report of reports) {
       if (report.seq <= followed.lastSeq) continue;
       followed.lastSeq = report.seq;
-      followed.offset = Math.min(followed.offset, now - report.ms);
       const at = report.ms + followed.offset;
       if (report.type === 'event') this.happened(report.event, at);
       if (deviceId === machineId) this.noteMachine(report);
@@ -171,7 +172,8 @@ export class Recorder {
 
   private happened(event: Extract<DeviceReport, { type: 'event' }>['event'], at: number): void {
     if (event === 'pump-on') this.start(at);
-    if (event === 'pump-off') this.stop(at);
+    const { startedAt } = this.pull;
+    if (event === 'pump-off' && startedAt !== null && at > startedAt) this.stop(at);
     if (event === 'soak-ended' && this.isRunning) {
       this.change(withMark(this.pull, { kind: 'soak-ended', seconds: secondsOf(this.pull, at) }));
     }

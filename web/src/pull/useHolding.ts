@@ -1,4 +1,4 @@
-import { useGetPullQuery, useGivePullMutation } from '../app/api';
+import { useGivePullMutation, useListOpenPullsQuery } from '../app/api';
 import { tabletId } from '../app/tabletId';
 import type { LivePull } from './livePull';
 
@@ -13,7 +13,8 @@ export interface Holding {
 
 /** Whether this tablet still holds the shot it pulls, and who asks for it. */
 export function useHolding({ id, startedAt }: LivePull): Holding {
-  const { currentData: view } = useGetPullQuery({ id }, { skip: startedAt === null });
+  const { data: open } = useListOpenPullsQuery(undefined, { skip: startedAt === null });
+  const view = open?.find((each) => each.id === id);
   const [givePull] = useGivePullMutation();
   const me = tabletId();
   const answer = (toId: string): void => void givePull({ id, givePullDto: { tabletId: me, toId } });

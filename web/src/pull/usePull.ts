@@ -9,7 +9,6 @@ import {
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
 import {
-  api,
   useCommandDeviceMutation,
   useListDevicesQuery,
   useListShotsQuery,
@@ -17,13 +16,13 @@ import {
   type DeviceCommandDto,
   type DeviceView,
 } from '../app/api';
-import { useAppDispatch, useAppSelector } from '../app/store';
+import { useAppSelector } from '../app/store';
 import { tabletId } from '../app/tabletId';
 import { ifItCan, tabletDb } from '../kept/tabletDb';
-import { stream } from '../live/stream';
 import { traceReader } from '../worker/traceReader';
 import { markAt, traceOf, type LivePull, type PullPlan } from './livePull';
 import { Recorder } from './recorder';
+import { useFollowed } from './useFollowed';
 
 const TICK_MS = 100;
 /** Shots that teach how this bar drips. */
@@ -153,27 +152,6 @@ function usePullDevices(stationId: string): { scale: DeviceView | null; machine:
 function useLearnedStop(stationId: string): LearnedStop {
   const { data } = useListShotsQuery({ stationId, page: 1, pageSize: LEARNED_FROM });
   return useMemo(() => learnStop(data?.items.flatMap(({ traced }) => (traced ? [traced] : [])) ?? []), [data]);
-}
-
-/** Feeds it from the stream; after a break with what was missed meanwhile. */
-function useFollowed(recorder: Recorder, scaleId: string | null, machineId: string | null): void {
-  const dispatch = useAppDispatch();
-  useEffect(() => {
-    const catchUp = async (id: string): Promise<void> => {
-      const followed = recorder.snapshot().pull.followed[id];
-      const { startedAt } = recorder.snapshot().pull;
-      if (startedAt === null && !followed) return;
-      const asked = { id, session: followed?.session, after: followed?.lastSeq };
-      const asking = dispatch(api.endpoints.getRecentReports.initiate(asked, { forceRefetch: true, subscribe: false }));
-      const { data } = await asking;
-      if (data?.session)
-        recorder.take({ kind: 'reports', deviceId: id, session: data.session, reports: data.reports as never });
-    };
-    const ids = [scaleId, machineId].filter((id) => id !== null);
-    const all = (): void => ids.forEach((id) => void catchUp(id));
-    all();
-    return stream.listen((event) => recorder.take(event), all);
-  }, [recorder, scaleId, machineId, dispatch]);
 }
 
 /** The cup that stands there is zero, once, before anything runs. */

@@ -1,10 +1,9 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { api, useListDevicesQuery, type PullView } from '../app/api';
-import { useAppDispatch } from '../app/store';
-import { stream } from '../live/stream';
+import { useListDevicesQuery, type PullView } from '../app/api';
 import { traceReader } from '../worker/traceReader';
 import type { LivePull } from './livePull';
 import { Recorder } from './recorder';
+import { useFollowed } from './useFollowed';
 
 const TICK_MS = 100;
 const epoch = (): number => performance.timeOrigin + performance.now();
@@ -26,7 +25,6 @@ export function useWatched(view: PullView) {
       ),
   );
   const snapshot = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
-  const dispatch = useAppDispatch();
   const of = (kind: 'scale' | 'machine'): string | null =>
     devices?.items.find((device) => device.kind === kind && view.deviceIds.includes(device.id))?.id ?? null;
   const [scaleId, machineId] = [of('scale'), of('machine')];
@@ -38,19 +36,8 @@ export function useWatched(view: PullView) {
   }, [recorder, view]);
   useEffect(() => {
     recorder.follow({ scaleId, machineId }, { drip: null, delaySeconds: null });
-    const catchUp = async (id: string): Promise<void> => {
-      const known = recorder.snapshot().pull.followed[id];
-      const asked = { id, session: known?.session, after: known?.lastSeq };
-      const { data } = await dispatch(
-        api.endpoints.getRecentReports.initiate(asked, { forceRefetch: true, subscribe: false }),
-      );
-      if (!data?.session) return;
-      recorder.take({ kind: 'reports', deviceId: id, session: data.session, reports: data.reports as never });
-    };
-    const all = (): void => [scaleId, machineId].forEach((id) => id !== null && void catchUp(id));
-    all();
-    return stream.listen((event) => recorder.take(event), all);
-  }, [recorder, scaleId, machineId, dispatch]);
+  }, [recorder, scaleId, machineId]);
+  useFollowed(recorder, scaleId, machineId);
   useEffect(() => {
     const ticking = setInterval(() => recorder.tick(), TICK_MS);
     return () => clearInterval(ticking);

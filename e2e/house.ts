@@ -1,0 +1,59 @@
+import type { ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { STAND_INS } from '../standins/src/lineup';
+import { createDatabase, withDatabase } from '../tools/lib/cluster';
+import { endChild, freePort } from '../tools/lib/processes';
+import { startServer } from '../tools/lib/server';
+import { startStandIns } from '../tools/lib/standins';
+
+/** A demo shop of its own, with devices, whose server can be taken away and put back. */
+export class House {
+  url = '';
+  private server: ChildProcess | null = null;
+  private standIns: ChildProcess | null = null;
+  private readonly home = mkdtempSync(join(tmpdir(), 'olvet-'));
+  private address = '';
+  private port = 0;
+
+  async open(name: string): Promise<void> {
+    const databases = process.env.TEST_DATABASE_URL;
+    if (!databases) throw new TypeError('TEST_DATABASE_URL is not set: run the walks with `npm test -- e2e`');
+    await createDatabase(databases, name);
+    this.address = withDatabase(databases, name);
+    this.port = await freePort();
+    this.url = `http://127.0.0.1:${this.port}`;
+    await this.start();
+    this.standIns = await startStandIns(this.url, this.home);
+    while (!(await this.areAllThere())) await sleep(100);
+  }
+
+  private async areAllThere(): Promise<boolean> {
+    const { items } = (await (await fetch(`${this.url}/api/devices`)).json()) as { items: { isConnected: boolean }[] };
+    return items.length === STAND_INS.length && items.every(({ isConnected }) => isConnected);
+  }
+
+  async start(): Promise<void> {
+    const onSpawn = (child: ChildProcess): void => void process.once('exit', () => child.kill());
+    this.server = await startServer({
+      databaseUrl: this.address,
+      port: this.port,
+      demo: true,
+      logLevel: 'error',
+      onSpawn,
+    });
+  }
+
+  async stop(): Promise<void> {
+    if (this.server) await endChild(this.server);
+    this.server = null;
+  }
+
+  async close(): Promise<void> {
+    if (this.standIns) await endChild(this.standIns);
+    await this.stop();
+    rmSync(this.home, { recursive: true, force: true });
+  }
+}
