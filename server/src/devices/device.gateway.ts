@@ -82,6 +82,7 @@ export class DeviceGateway implements OnApplicationBootstrap, BeforeApplicationS
 
   private open(socket: WebSocket, isHere: boolean): void {
     let device: Device | null = null;
+    let telling = Promise.resolve();
     const line = new DeviceLine(socket, this.intakes, {
       onHello: async (hello: DeviceHello) => {
         const shopId = await this.shops.currentId();
@@ -92,14 +93,18 @@ export class DeviceGateway implements OnApplicationBootstrap, BeforeApplicationS
         await this.live.tell(shopId, { kind: 'device', deviceId: device.id });
         return standing(device);
       },
-      onReports: (session, reports) =>
-        this.safely(this.live.tell(device!.shopId, { kind: 'reports', deviceId: device!.id, session, reports })),
+      onReports: (session, reports) => {
+        // One after the other: over two connections of the database the later could be heard first.
+        telling = telling.then(() =>
+          this.safely(this.live.tell(device!.shopId, { kind: 'reports', deviceId: device!.id, session, reports })),
+        );
+      },
       onDone: ({ id, ok, message }) =>
-        this.safely(this.live.tell(device!.shopId, { kind: 'done', id, ok, ...(message ? { message } : {}) })),
+        void this.safely(this.live.tell(device!.shopId, { kind: 'done', id, ok, ...(message ? { message } : {}) })),
       onGone: () => {
         if (!device || this.lines.get(device.id) !== line) return;
         this.lines.delete(device.id);
-        this.safely(this.leave(device));
+        void this.safely(this.leave(device));
       },
     });
   }
@@ -123,8 +128,8 @@ export class DeviceGateway implements OnApplicationBootstrap, BeforeApplicationS
   }
 
   /** A database that is away for a moment costs readings, not the process; the device sends on. */
-  private safely(work: Promise<void>): void {
-    work.catch((error: unknown) => this.logger.warn(String(error)));
+  private safely(work: Promise<void>): Promise<void> {
+    return work.catch((error: unknown) => this.logger.warn(String(error)));
   }
 }
 

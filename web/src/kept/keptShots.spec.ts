@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { fakeHouse } from '../../testing/house';
 import type { ShotDto } from '../app/api';
 import { makeStore } from '../app/store';
-import { saveShot, sendKept } from './keptShots';
+import { saveShot, sendKept, tryAgain } from './keptShots';
 import { tabletDb } from './tabletDb';
 
 const shotDto = {
@@ -43,7 +43,29 @@ describe('a shot that is saved', () => {
     expect(await kept()).toEqual(['c']);
   });
 
-  it('is given up, and said so, where the server refuses it', async () => {
+  it('stays with its reason where the server refuses it later, until a person decides', async () => {
+    global.fetch = jest.fn(() => Promise.reject(new TypeError('no line')));
+    expect(await save('e')).toEqual({ is: 'kept' });
+    global.fetch = jest.fn(() =>
+      Promise.resolve(
+        new Response(JSON.stringify({ detail: 'No.', errors: [{ path: 'doseGrams', message: 'is too much' }] }), {
+          status: 400,
+          headers: { 'content-type': 'application/json' },
+        }),
+      ),
+    );
+    await makeStore().dispatch(sendKept());
+    expect(await tabletDb.shots.get('e')).toMatchObject({ refused: 'dose (g) is too much' });
+    const { written } = fakeHouse({});
+    await makeStore().dispatch(sendKept());
+    expect(written).toHaveLength(0);
+    await tryAgain('e');
+    await makeStore().dispatch(sendKept());
+    expect(written).toHaveLength(1);
+    expect(await kept()).toEqual([]);
+  });
+
+  it('is corrected where it was entered, where the server refuses it at once', async () => {
     const refusal = { status: 400, detail: 'No.', errors: [] };
     global.fetch = jest.fn(() =>
       Promise.resolve(

@@ -7,6 +7,8 @@ export interface KeptShot {
   id: string;
   shotDto: ShotDto;
   keptAt: number;
+  /** Why the server would not take it, once it has said so: a person decides then. */
+  refused?: string;
 }
 
 /** What this tablet keeps for itself until the server has it. */

@@ -173,8 +173,10 @@ export class Recorder {
   private happened(event: Extract<DeviceReport, { type: 'event' }>['event'], at: number): void {
     if (event === 'pump-on') this.start(at);
     const { startedAt } = this.pull;
-    if (event === 'pump-off' && startedAt !== null && at > startedAt) this.stop(at);
-    if (event === 'soak-ended' && this.isRunning) {
+    // What is told late may be of the shot before.
+    const isOfThis = startedAt !== null && at > startedAt;
+    if (event === 'pump-off' && isOfThis) this.stop(at);
+    if (event === 'soak-ended' && isOfThis && this.isRunning) {
       this.change(withMark(this.pull, { kind: 'soak-ended', seconds: secondsOf(this.pull, at) }));
     }
     // What was weighed before a tare is another zero.

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { useGivePullMutation, useListOpenPullsQuery } from '../app/api';
 import { tabletId } from '../app/tabletId';
 import type { LivePull } from './livePull';
@@ -19,9 +20,12 @@ export function useHolding({ id, startedAt }: LivePull): Holding {
   const me = tabletId();
   const answer = (toId: string): void => void givePull({ id, givePullDto: { tabletId: me, toId } });
   const isMine = view === undefined || view.ownerId === me;
+  // A list read before it came here still names the tablet it came from.
+  const [wasMine, setWasMine] = useState(false);
+  if (view?.ownerId === me && !wasMine) setWasMine(true);
   return {
     askedBy: isMine && view?.askedById ? view.askedByName : null,
-    isLost: !isMine,
+    isLost: wasMine && !isMine,
     give: () => view?.askedById && answer(view.askedById),
     keep: () => answer(me),
   };
