@@ -2,12 +2,10 @@ import type { ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { setTimeout as sleep } from 'node:timers/promises';
-import { STAND_INS } from '../standins/src/lineup';
 import { createDatabase, withDatabase } from '../tools/lib/cluster';
 import { endChild, freePort } from '../tools/lib/processes';
 import { startServer } from '../tools/lib/server';
-import { startStandIns } from '../tools/lib/standins';
+import { startStandIns, whenAllThere } from '../tools/lib/standins';
 
 /** A demo shop of its own, with devices, whose server can be taken away and put back. */
 export class House {
@@ -27,12 +25,7 @@ export class House {
     this.url = `http://127.0.0.1:${this.port}`;
     await this.start();
     this.standIns = await startStandIns(this.url, this.home);
-    while (!(await this.areAllThere())) await sleep(100);
-  }
-
-  private async areAllThere(): Promise<boolean> {
-    const { items } = (await (await fetch(`${this.url}/api/devices`)).json()) as { items: { isConnected: boolean }[] };
-    return items.length === STAND_INS.length && items.every(({ isConnected }) => isConnected);
+    await whenAllThere(this.url);
   }
 
   async start(): Promise<void> {

@@ -7,15 +7,11 @@ import { orStop, Stop } from '../lib/say';
 export function run(): Promise<void> {
   return orStop(async () => {
     if (!findChromium()) installDebian('chromium', 'Chromium');
-    await withDemoServer('screenshots', async ({ url }) => {
-      const code = await runShown(
-        'npx',
-        ['--no-install', 'playwright', 'test', '--config', 'e2e/screenshots.config.ts'],
-        {
-          env: { ...process.env, DEMO_URL: url },
-        },
-      );
+    const takePictures = async ({ url }: { url: string }): Promise<void> => {
+      const args = ['--no-install', 'playwright', 'test', '--config', 'e2e/screenshots.config.ts'];
+      const code = await runShown('npx', args, { env: { ...process.env, DEMO_URL: url } });
       if (code !== 0) throw new Stop('Not every picture could be made: see above.');
-    });
+    };
+    await withDemoServer('screenshots', takePictures, { devices: true });
   });
 }

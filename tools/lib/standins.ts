@@ -2,6 +2,8 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { STAND_INS } from '../../standins/src/lineup';
 import { canRead, serverAccount } from './accounts';
 
 const MAIN = resolve('standins/dist/main.js');
@@ -22,6 +24,15 @@ export async function startStandIns(url: string, home: string): Promise<ChildPro
     // It ends when its input does: with this process, however that ends.
     stdio: ['pipe', 'ignore', 'inherit'],
   });
+}
+
+/** Resolves once every simulated device has said hello. */
+export async function whenAllThere(url: string): Promise<void> {
+  for (;;) {
+    const { items } = (await (await fetch(`${url}/api/devices`)).json()) as { items: { isConnected: boolean }[] };
+    if (items.length >= STAND_INS.length && items.every(({ isConnected }) => isConnected)) return;
+    await sleep(100);
+  }
 }
 
 function secretOf(home: string): string {

@@ -1,6 +1,7 @@
 import { plainNumber, type PullMark, type TraceAnswer } from '@olvet/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { boxScale, emptyCupOf, pathOf, polyline, targetOf, type BoxScale } from './boxScale';
+import { boxScale, polyline, targetOf, type BoxScale } from './boxScale';
+import { Flight } from './Flight';
 import styles from './LandingBox.module.css';
 import type { LivePull } from './livePull';
 import { MARK_WORDS } from './markWords';
@@ -8,7 +9,7 @@ import { useSize } from './useSize';
 import type { PullHandle } from './usePull';
 
 export interface LandingBoxProps {
-  handle: Pick<PullHandle, 'pull' | 'trace' | 'sinceStart' | 'isRunning' | 'isOver' | 'move'>;
+  handle: Pick<PullHandle, 'pull' | 'trace' | 'sinceStart' | 'isRunning' | 'isOver' | 'move' | 'fine'>;
   /** Grams at every second of earlier shots, the oldest first; the reference alone where it is known. */
   earlier: (number | null)[][];
 }
@@ -17,13 +18,11 @@ export interface LandingBoxProps {
 export function LandingBox({ handle, earlier }: LandingBoxProps) {
   const { pull, trace, sinceStart, isRunning, isOver, move } = handle;
   const [size, frame] = useSize();
-  const empty = emptyCupOf(pull);
-  const path = pathOf(pull, empty);
   const grams = trace?.grams ?? 0;
   const scale = boxScale(size, pull.plan, { seconds: sinceStart, grams });
   const target = targetOf(pull, trace);
   const { x, y } = scale;
-  const now = path.at(-1);
+  const now = sinceStart > 0 ? { seconds: sinceStart } : null;
   const landing = isRunning ? (trace?.landing?.timeSeconds ?? null) : null;
   const stop = isRunning ? (trace?.stop ?? null) : null;
   const goal = pull.plan.settings.yieldGrams;
@@ -82,8 +81,7 @@ export function LandingBox({ handle, earlier }: LandingBoxProps) {
             </text>
           </g>
         )}
-        <polyline className={styles.path} points={polyline(path.map((point) => [x(point.seconds), y(point.grams)]))} />
-        {now && isRunning && <circle className={styles.now} cx={x(now.seconds)} cy={y(grams)} r={8} />}
+        <Flight fine={handle.fine} scale={scale} isRunning={isRunning} />
         {[...pull.marks, ...readMarks(pull, trace)].map((mark, i) => (
           <Mark
             key={`${mark.kind} ${i}`}

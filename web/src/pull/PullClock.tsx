@@ -1,5 +1,6 @@
 import { plainNumber } from '@olvet/core';
 import { Button, Switch } from 'antd';
+import { useEffect, useRef } from 'react';
 import { soundSet } from '../app/settingsSlice';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { Phases } from './Phases';
@@ -12,7 +13,7 @@ const LARGE = { height: 84, fontSize: 26 };
 
 /** Seconds, grams and flow, large, and the one button that matters. */
 export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWords: string }) {
-  const { trace, seconds, isRunning, isOver, scale, toggle } = handle;
+  const { trace, isRunning, isOver, scale, toggle } = handle;
   const cue = useCue(handle);
   const dispatch = useAppDispatch();
   const sound = useAppSelector((state) => state.settings.sound);
@@ -24,9 +25,7 @@ export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWor
       <div className={styles.numerals}>
         <div>
           <p className="quiet">seconds {timerWords}</p>
-          <p className={`numeral ${styles.seconds}`} role="timer" aria-live="off">
-            {seconds.toFixed(1)}
-          </p>
+          <Seconds handle={handle} />
         </div>
         {hasGrams && (
           <div>
@@ -69,6 +68,29 @@ export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWor
       )}
     </div>
   );
+}
+
+/** Tenths, past the rest of the panel. */
+const SHOWN_EVERY_MS = 50;
+
+function Seconds({ handle }: { handle: PullHandle }) {
+  const { fine, seconds, sinceStart, isRunning } = handle;
+  const shown = useRef<HTMLParagraphElement>(null);
+  /** The timer may have begun later than the shot. */
+  const behind = sinceStart - seconds;
+  useEffect(() => {
+    const show = (): void => {
+      const now = isRunning
+        ? Math.max(0, fine().seconds - (seconds > 0 || sinceStart === 0 ? behind : Infinity))
+        : seconds;
+      if (shown.current) shown.current.textContent = now.toFixed(1);
+    };
+    show();
+    if (!isRunning) return;
+    const showing = setInterval(show, SHOWN_EVERY_MS);
+    return () => clearInterval(showing);
+  }, [fine, seconds, sinceStart, behind, isRunning]);
+  return <p ref={shown} className={`numeral ${styles.seconds}`} role="timer" aria-live="off" />;
 }
 
 function buttonWord(isRunning: boolean, cue: ReturnType<typeof useCue>): string {

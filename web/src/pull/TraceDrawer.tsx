@@ -57,7 +57,8 @@ function Large({
       const moved = withMark(withoutMark(now, mark), { ...mark, seconds: Math.round(10 * seconds) / 10 });
       return { ...moved, stoppedSeconds: markAt(moved, 'pump-off') };
     });
-  const handle = { pull, trace: answer, sinceStart, isRunning: false, isOver: true, move };
+  const fine = () => ({ pull, trace: answer, seconds: sinceStart });
+  const handle = { pull, trace: answer, sinceStart, isRunning: false, isOver: true, move, fine };
   const isChanged = isNew || pull.marks !== trace.marks;
   const save = async (): Promise<void> => {
     const timeSeconds = answer.summary?.timeSeconds ?? shot.timeSeconds ?? null;

@@ -67,7 +67,10 @@ export function pathOf({ startedAt, seen }: LivePull, empty: number): { seconds:
 
 /** What an empty cup weighed at the start. */
 export function emptyCupOf({ startedAt, seen }: LivePull): number {
-  const near = seen.filter(([at, grams]) => grams !== null && Math.abs(at - (startedAt ?? 0)) < 1000);
+  const from = seen.findIndex(([at]) => at > (startedAt ?? 0) - 1000);
+  const near = seen
+    .slice(Math.max(0, from), from + 100)
+    .filter(([at, grams]) => grams !== null && at < (startedAt ?? 0) + 1000);
   return middle(near.map(([, grams]) => grams!));
 }
 

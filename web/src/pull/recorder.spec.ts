@@ -59,7 +59,7 @@ class Played {
   }
 
   get shown() {
-    return this.recorder.snapshot();
+    return this.recorder.fine();
   }
 }
 

@@ -29,6 +29,9 @@ export interface RecorderOptions {
 
 /** Kept of what came before the start, ms. */
 const WAITING_KEPT_MS = 20_000;
+/** Words and buttons need no more. */
+const TOLD_EVERY_MS = 200;
+const KEPT_EVERY_MS = 1000;
 /** No stream pours so much from one reading to the next, g. */
 const CUP_GRAMS = 8;
 /** After the stop a scale is followed so long at most. */
@@ -54,6 +57,9 @@ export class Recorder {
   private readonly watchers = new Set<() => void>();
   private shown: Snapshot;
   private wasChanged = false;
+  private isUrgent = false;
+  private keptAt = -Infinity;
+  private toldAt = -Infinity;
 
   constructor(
     private pull: LivePull,
@@ -70,7 +76,15 @@ export class Recorder {
     return () => this.watchers.delete(watcher);
   };
 
+  /** As it was last told: several times a second, not at every reading. */
   snapshot = (): Snapshot => this.shown;
+
+  /** As it is at this very moment, for what is drawn frame by frame. */
+  fine = (): Snapshot => {
+    const { startedAt, stoppedSeconds } = this.pull;
+    const now = startedAt === null ? 0 : Math.max(0, secondsOf(this.pull, this.options.now()));
+    return { pull: this.pull, trace: this.trace, seconds: stoppedSeconds ?? now };
+  };
 
   get isRunning(): boolean {
     return this.pull.startedAt !== null && this.pull.stoppedSeconds === null;
@@ -149,11 +163,13 @@ export class Recorder {
 
   /** Once a tenth of a second: the clock goes on, and what is new is read. */
   tick(): void {
-    if (this.wasChanged) {
-      this.wasChanged = false;
+    const now = this.options.now();
+    // What a hand did is kept at once; readings can be asked for again, and copying them all takes its time.
+    if (this.wasChanged && (this.isUrgent || now - this.keptAt >= KEPT_EVERY_MS)) {
+      [this.wasChanged, this.isUrgent, this.keptAt] = [false, false, now];
       this.options.onChange(this.pull);
     }
-    if (this.isRunning) this.show();
+    this.show(false);
     if (this.isStale && !this.isReading) void this.readNow();
   }
 
@@ -191,7 +207,7 @@ export class Recorder {
     this.pull = { ...this.pull, seen: kept, changedAt: now };
     this.isStale = true;
     this.wasChanged ||= this.pull.startedAt !== null;
-    this.show();
+    this.show(false);
   }
 
   private async readNow(): Promise<void> {
@@ -232,7 +248,7 @@ export class Recorder {
       this.stop(startedAt + 1000 * (trace.summary.contactSeconds + (trace.startSeconds ?? 0)));
     }
     this.cue(trace);
-    this.show();
+    this.show(false);
   }
 
   /** The moment to stop, once it has come, is a mark: from it the hand's delay is learned. */
@@ -246,13 +262,16 @@ export class Recorder {
     this.pull = { ...pull, changedAt: this.options.now() };
     this.isStale ||= this.pull.seen.length > 0;
     this.wasChanged = true;
+    this.isUrgent = true;
     this.show();
   }
 
-  private show(): void {
-    const { startedAt, stoppedSeconds } = this.pull;
-    const now = startedAt === null ? 0 : Math.max(0, secondsOf(this.pull, this.options.now()));
-    this.shown = { pull: this.pull, trace: this.trace, seconds: stoppedSeconds ?? now };
+  /** Told at once where a hand acted, else only so often: a page that is built anew at every reading would stutter. */
+  private show(isUrgent = true): void {
+    const now = this.options.now();
+    if (!isUrgent && now - this.toldAt < TOLD_EVERY_MS) return;
+    this.toldAt = now;
+    this.shown = this.fine();
     for (const watcher of this.watchers) watcher();
   }
 }

@@ -21,7 +21,7 @@ import { tabletId } from '../app/tabletId';
 import { ifItCan, tabletDb } from '../kept/tabletDb';
 import { traceReader } from '../worker/traceReader';
 import { markAt, traceOf, type LivePull, type PullPlan } from './livePull';
-import { Recorder } from './recorder';
+import { Recorder, type Snapshot } from './recorder';
 import { useFollowed } from './useFollowed';
 
 const TICK_MS = 100;
@@ -43,6 +43,8 @@ export interface PullPlace {
 }
 
 export interface PullHandle {
+  /** The shot at this very moment. */
+  fine: () => Snapshot;
   pull: LivePull;
   trace: TraceAnswer | null;
   /** On the plan's own timer; null before that has begun. */
@@ -122,7 +124,7 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
   };
   const drip = at.plan.timer === 'first-drip' ? (markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null) : 0;
   return {
-    ...{ pull, trace, sinceStart, isRunning, isOver, learned, scale, machine, toggle },
+    ...{ pull, trace, sinceStart, isRunning, isOver, learned, scale, machine, toggle, fine: recorder.fine },
     seconds: Math.max(0, sinceStart - (drip ?? sinceStart)),
     restart: () => recorder.restart(),
     mark: (kind, clock) => recorder.mark(kind, clock),

@@ -44,7 +44,7 @@ export function useWatched(view: PullView) {
   }, [recorder]);
   const { pull, trace, seconds } = snapshot;
   return {
-    ...{ pull, trace, sinceStart: seconds },
+    ...{ pull, trace, sinceStart: seconds, fine: recorder.fine },
     isRunning: pull.startedAt !== null && pull.stoppedSeconds === null,
     isOver: pull.stoppedSeconds !== null,
     move: () => {},
