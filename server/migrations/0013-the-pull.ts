@@ -34,7 +34,9 @@ export const up: Migration['up'] = async ({ run }) => {
   await run(`ALTER TABLE shots ADD COLUMN "traced" jsonb, ADD COLUMN "looks" jsonb NOT NULL DEFAULT '[]'`);
   for (const [field, [most, message]] of Object.entries(PHASES)) {
     await run(`ALTER TABLE shots ADD COLUMN "${field}" double precision`);
-    await run(`ALTER TABLE shots ADD CONSTRAINT "possible_${field}" CHECK ("${field}" BETWEEN 0 AND ${most}) NOT VALID`);
+    await run(
+      `ALTER TABLE shots ADD CONSTRAINT "possible_${field}" CHECK ("${field}" BETWEEN 0 AND ${most}) NOT VALID`,
+    );
     await run(`COMMENT ON CONSTRAINT "possible_${field}" ON shots IS '${message}'`);
   }
 };
