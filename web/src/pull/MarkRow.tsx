@@ -9,8 +9,8 @@ const TAPS: { kind: PullMarkKind; word: string; clock?: boolean }[] = [
   { kind: 'covered', word: 'Covered' },
   { kind: 'first-drip', word: 'First drip' },
   { kind: 'paling', word: 'Paling' },
-  { kind: 'spurt', word: 'Spurt at …', clock: true },
-  { kind: 'dead-spot', word: 'Dead spot at …', clock: true },
+  { kind: 'spurt', word: 'Spurt …', clock: true },
+  { kind: 'dead-spot', word: 'Dead spot …', clock: true },
   { kind: 'spoilt', word: 'Spoilt' },
 ];
 
@@ -23,7 +23,7 @@ export function MarkRow({ handle }: { handle: PullHandle }) {
       mark(asking.kind, hour);
       ask(null);
     };
-    return <ClockTap label={asking.word.replace(' at …', '')} onHour={at} onCancel={() => ask(null)} />;
+    return <ClockTap label={asking.word.replace(' …', '')} onHour={at} onCancel={() => ask(null)} />;
   }
   return (
     <div className={styles.row} role="group" aria-label="What happens">
@@ -42,7 +42,11 @@ export function MarkRow({ handle }: { handle: PullHandle }) {
             type="button"
             className={said ? styles.made : styles.tap}
             aria-pressed={tap.clock ? undefined : made.length > 0}
-            onClick={press}
+            onClick={(event) => {
+              // A tap leaves Space to the stop; who came by keyboard stays where they are.
+              if (event.detail > 0) event.currentTarget.blur();
+              press();
+            }}
           >
             {tap.word}
             {said && <span className="numeral"> {said}</span>}

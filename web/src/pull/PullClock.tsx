@@ -24,7 +24,7 @@ export function PullClock({ handle, timerWords }: { handle: PullHandle; timerWor
     <div className={styles.clock}>
       <div className={styles.numerals}>
         <div>
-          <p className="quiet">seconds {timerWords}</p>
+          <p className="quiet">s {timerWords}</p>
           <Seconds handle={handle} />
         </div>
         {hasGrams && (
