@@ -1,16 +1,8 @@
-import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import {
-  LIMITS,
-  PULL_MARKS,
-  SHOT_KINDS,
-  TIMER_STARTS,
-  type PullMarkKind,
-  type ShotKind,
-  type TimerStart,
-} from '@olvet/core';
+import { ApiProperty, IntersectionType, PickType } from '@nestjs/swagger';
+import { LIMITS, PULL_MARKS, SHOT_KINDS, type PullMarkKind, type ShotKind } from '@olvet/core';
+import { RecipeDto } from '../cards/card.dto';
 import { ChoiceField, IdField, IdListField, InstantField, NumberField, PartField, TextField } from '../common/fields';
 import { RowView } from '../common/rows';
-import { SecondsWindowDto } from '../common/target.dto';
 
 const MOST_MARKS = 60;
 const MOST_DEVICES = 6;
@@ -27,24 +19,15 @@ export class PullMarkDto {
 }
 
 /** What the shot is meant to be. */
-export class PullPlanDto {
-  @NumberField({ ...LIMITS.grind, optional: true })
+export class PullPlanDto extends PickType(RecipeDto, [
+  'doseGrams',
+  'yieldGrams',
+  'temperatureC',
+  'timeSeconds',
+  'timer',
+]) {
+  @NumberField({ ...LIMITS.grind, optional: true, description: 'null where nobody knows where the grinder stands' })
   grind?: number | null;
-
-  @NumberField(LIMITS.doseGrams)
-  doseGrams!: number;
-
-  @NumberField(LIMITS.yieldGrams)
-  yieldGrams!: number;
-
-  @NumberField({ ...LIMITS.temperatureC, optional: true })
-  temperatureC?: number | null;
-
-  @PartField(() => SecondsWindowDto)
-  timeSeconds!: SecondsWindowDto;
-
-  @ChoiceField({ of: TIMER_STARTS, name: 'TimerStart' })
-  timer!: TimerStart;
 }
 
 export class PullDto {

@@ -3091,12 +3091,13 @@ export type DeviceDto = {
   retiredAt?: string | null;
 };
 export type PullPlanDto = {
-  grind?: number | null;
   doseGrams: number;
   yieldGrams: number;
   temperatureC?: number | null;
   timeSeconds: SecondsWindowDto;
   timer: TimerStart;
+  /** null where nobody knows where the grinder stands */
+  grind?: number | null;
 };
 export type PullMarkDto = {
   kind: PullMarkKind;

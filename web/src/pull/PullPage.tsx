@@ -54,7 +54,8 @@ function AtStation({ standing }: { standing: BoardStationView }) {
   const { save, isSaving, error } = useServiceShot(standing);
   const leave = (): void => {
     forgetKept();
-    void navigate(-1);
+    // Its strip tells what was saved, and takes it back.
+    void navigate('/');
   };
   const onShot = async (id: string, line: ShotLine, watched: Watched): Promise<boolean> => {
     const saved = await save(line, serviceAim(station, card), { isCheck, card }, { id, watched });

@@ -147,6 +147,17 @@ describe('pulling a shot', () => {
       expect(onShot).not.toHaveBeenCalled();
     });
 
+    it('is not left by a slip while water runs', () => {
+      const { onBack } = open();
+      press(' ');
+      pass(5000);
+      press('Escape');
+      expect(onBack).not.toHaveBeenCalled();
+      press(' ');
+      press('Escape');
+      expect(onBack).toHaveBeenCalled();
+    });
+
     it('begins at zero when it is started again', () => {
       open();
       press(' ');

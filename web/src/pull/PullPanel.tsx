@@ -107,7 +107,8 @@ export function PullPanel({
     handle.done();
     onBack();
   };
-  useShortcuts({ ' ': handle.toggle, Enter: () => void save(), Escape: back });
+  // While water runs nothing is left by a slip: it is stopped first.
+  useShortcuts({ ' ': handle.toggle, Enter: () => void save(), Escape: () => !handle.isRunning && back() });
   const panel = useRef<HTMLDivElement>(null);
   // On a phone the shot may be taken while the sheet is read, with this panel still below it.
   useEffect(() => {

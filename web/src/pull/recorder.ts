@@ -266,7 +266,7 @@ export class Recorder {
     this.show();
   }
 
-  /** Told at once where a hand acted, else only so often: a page that is built anew at every reading would stutter. */
+  /** Told at once where a hand acted, else only so often: a page that is built again at every reading would stutter. */
   private show(isUrgent = true): void {
     const now = this.options.now();
     if (!isUrgent && now - this.toldAt < TOLD_EVERY_MS) return;

@@ -3,6 +3,7 @@ import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { House } from './house';
 import { test } from './test';
 
+/** Real shots take their real time: by its name this file begins first, so that all others run beside it. */
 const house = new House();
 test.describe.configure({ mode: 'serial' });
 test.beforeAll(async () => {
