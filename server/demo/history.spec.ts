@@ -1,3 +1,4 @@
+import type { Traced } from '@olvet/core';
 import { makeHistory } from './history';
 
 const NOW = new Date('2026-05-04T09:30:00');
@@ -29,6 +30,23 @@ describe('Lantern Quay', () => {
     expect(mean(times('Right bar'))).toBeLessThan(27);
     expect(mean(times('Small bar, decaf'))).toBeGreaterThan(24.5);
     expect(mean(times('Small bar, decaf'))).toBeLessThan(32.5);
+  });
+
+  it('has the flight of every shot of a dial-in, and of each card the shot it was kept from', () => {
+    const traced = rows.shots.filter(({ traced }) => traced !== undefined) as unknown as {
+      id: string;
+      runId: string | null;
+      yieldGrams: number;
+      timeSeconds: number;
+      traced: Traced;
+    }[];
+    expect(traced.map(({ id }) => id)).toEqual(rows.shots.filter(({ runId }) => runId !== null).map(({ id }) => id));
+    for (const { traced: told, yieldGrams, timeSeconds } of traced) {
+      expect(Math.abs(told.summary!.yieldGrams - yieldGrams)).toBeLessThan(0.4);
+      expect(told.summary!.timeSeconds).toBeCloseTo(timeSeconds, 1);
+    }
+    const ids = new Set(traced.map(({ id }) => id));
+    for (const { shotId } of rows.card_versions) expect(ids).toContain(shotId);
   });
 
   it('works just after midnight too', () => {

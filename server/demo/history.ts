@@ -3,6 +3,7 @@ import {
   buildAdviceRequest,
   combineCoffee,
   combineSlopes,
+  createRandom,
   dialInBudget,
   foundTime,
   lessonOf,
@@ -13,18 +14,22 @@ import {
   STEADY_BARISTA,
   type Advice,
   type BrewSettings,
+  tracedOf,
   type LearnedSlope,
   type Lesson,
+  type PulledShot,
   type PuckWorld,
   type Settings,
   type ShotKind,
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
+import { packTrace } from '../src/shots/packTrace';
 import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
 import { addPreparation } from './preparation';
+import { demoTrace } from './traces';
 
 /** A new bag, and with it a dial-in, every so many days. */
 const BAG_DAYS = 14;
@@ -336,10 +341,22 @@ class StationHistory {
       verdict: pulled.taste.overall >= 6.5 ? ('serve' as const) : ('discard' as const),
     };
     const shotId = this.maker.add('shots', shot);
-    if (!tasted) return { ...shot, tastings: [] };
+    // What the scale of a dial-in said; in service nobody watched.
+    if (runId) this.keepTrace(shotId, pulled);
+    if (!tasted) return { ...shot, id: shotId, tastings: [] };
     const taste = notedBy(person, pulled.taste);
     this.maker.add('tastings', { shotId, person, changedBy: person, ...taste, createdAt: at });
-    return { ...shot, tastings: [taste] };
+    return { ...shot, id: shotId, tastings: [taste] };
+  }
+
+  private keepTrace(shotId: string, pulled: PulledShot): void {
+    const trace = demoTrace(pulled, createRandom(shotId));
+    this.maker.row('shots', shotId).traced = tracedOf(trace, 'pump-on');
+    this.maker.rows.shot_traces.push({
+      shotId,
+      body: packTrace(trace),
+      createdAt: this.maker.row('shots', shotId).pulledAt,
+    });
   }
 
   private keepCard(
@@ -371,6 +388,7 @@ class StationHistory {
       cardId,
       version,
       runId,
+      shotId: shots.at(-1)?.id ?? null,
       recipe,
       found: foundTime(shots, recipe),
       tastesLike: coffee.tastesLike,

@@ -15,6 +15,7 @@ export type DemoRows = Record<
   | 'cards'
   | 'card_versions'
   | 'shots'
+  | 'shot_traces'
   | 'tastings'
   | 'people'
   | 'palates'
@@ -42,6 +43,7 @@ export class HistoryMaker {
     cards: [],
     card_versions: [],
     shots: [],
+    shot_traces: [],
     tastings: [],
     people: [],
     palates: [],

@@ -90,6 +90,7 @@ export function sheetView(shots: SheetShotView[] = [], change: Partial<SheetView
     method: null,
     timedDose: null,
     foundDose: null,
+    reference: null,
     hasScale: true,
     palates: [],
     shots,

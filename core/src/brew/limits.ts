@@ -23,6 +23,8 @@ export const LIMITS = {
   firstDripSeconds: { min: 0, max: 900 },
   /** Soak, covering, ten grams, contact: each a part of a shot, or all of it. */
   phaseSeconds: { min: 0, max: 900 },
+  /** How many times as late as the basket was covered a soak ends. */
+  soakByCover: { min: 1, max: 6 },
   /** Of a pre-brew valve in thirty seconds. */
   valveGrams: { min: 0, max: 500 },
   unlevelledGrams: { min: 0, max: 100 },

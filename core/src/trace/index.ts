@@ -9,7 +9,7 @@ export {
   type TraceSummary,
   type ValidTraceRequest,
 } from './contract';
-export { parseTraceRequest, readTrace, type ParsedTraceRequest } from './readTrace';
+export { ofThisCup, parseTraceRequest, readTrace, SOAK_BY_COVER, type ParsedTraceRequest } from './readTrace';
 export { traceLine } from './traceLine';
 export {
   learnStop,

@@ -22,7 +22,7 @@ const USUAL_DELAY_SECONDS = 0.3;
 /** Of many noisy moments the first that says stop is early, by about so many spreads of the forecast (`npm run bench:pull`). */
 const EARLY_SDS = 0.6;
 /** A soak ends best about so many times as late as the basket was covered (ordinary practice). */
-const SOAK_BY_COVER = 3;
+export const SOAK_BY_COVER = 3;
 /** So long without flow after the stop, or at the end of a pour without one, it has settled. */
 const SETTLED_SECONDS = 1.5;
 const CEASED_SECONDS = 4;
@@ -32,7 +32,8 @@ const STILL_OVER_SECONDS = 1.5;
 /** A flow that ends so much faster than it ran in the middle: the puck gave way. */
 const LATE_RUSH = 1.6;
 const TEN_GRAMS = 10;
-/** Before the pump runs nothing falls: so far from the empty cup, another one stood there, g. */
+/** Until so long after the pump nothing falls, s: so far from the empty cup, something else stood there, g. */
+const EARLIEST_DRIP_SECONDS = 1;
 const OTHER_CUP_GRAMS = 2;
 
 export type ParsedTraceRequest = { ok: true; request: ValidTraceRequest } | { ok: false; errors: FieldError[] };
@@ -45,18 +46,15 @@ export function parseTraceRequest(value: unknown): ParsedTraceRequest {
 
 /** What a weight trace says, while it runs and afterwards. Pure: the last row is now. */
 export function readTrace(request: ValidTraceRequest): TraceAnswer {
-  const readings = readingsOf(request);
+  const all = readingsOf(request);
   const at = (kind: TraceEventKind): number | null =>
     request.events?.find((event) => event.kind === kind)?.seconds ?? null;
   const pumpOn = at('pump-on');
   const pumpOff = at('pump-off');
-  const empty = emptyCup(readings, pumpOn);
+  const { empty, readings } = ofThisCup(all, pumpOn);
   const drip = at('first-drip') ?? firstDripOf(readings, empty);
   const path = followFlow(
-    readings
-      .map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams }))
-      // A cup that was changed just before: what stood there is no coffee of this shot.
-      .filter(({ seconds, grams }) => pumpOn === null || seconds >= pumpOn || Math.abs(grams) < OTHER_CUP_GRAMS),
+    readings.map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams })),
     empty.sd,
   );
   const now = path.at(-1) ?? null;
@@ -84,13 +82,21 @@ export function readTrace(request: ValidTraceRequest): TraceAnswer {
   };
 }
 
+/** The empty cup, and what was read of it: another cup, or the dose, that stood there just before is no coffee of this shot. */
+export function ofThisCup(all: readonly Reading[], pumpOn: number | null): { empty: Empty; readings: Reading[] } {
+  const empty = emptyCup(all, pumpOn);
+  const isOfThis = ({ seconds, grams }: Reading): boolean =>
+    pumpOn === null || seconds >= pumpOn + EARLIEST_DRIP_SECONDS || Math.abs(grams - empty.grams) < OTHER_CUP_GRAMS;
+  return { empty, readings: all.filter(isOfThis) };
+}
+
 /**
  * From before the pump ran, else from the first readings: nothing has fallen yet. A cup may have been changed in the last moment:
  * what stood there before counts only as far as it weighs the same.
  */
 function emptyCup(readings: readonly Reading[], pumpOn: number | null): Empty {
   const first = readings[0]?.seconds ?? 0;
-  const until = Math.max(pumpOn === null ? first + 1.5 : pumpOn + 1, first + 0.5);
+  const until = Math.max(pumpOn === null ? first + 1.5 : pumpOn + EARLIEST_DRIP_SECONDS, first + 0.5);
   const still = readings.filter(({ seconds }) => seconds <= until);
   if (still.length === 0) return { grams: 0, sd: QUIET_SD };
   const latest = pumpOn === null ? [] : still.filter(({ seconds }) => seconds >= pumpOn);

@@ -3,8 +3,8 @@ import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
 import type { TimerStart } from '../brew/types';
 import { LIMITS } from '../brew/limits';
 import { TRACE_COLUMNS, TRACE_EVENTS, type TraceSummary, type ValidTraceRequest } from './contract';
-import { median } from './readings';
-import { dripShare, readTrace } from './readTrace';
+import { median, readingsOf } from './readings';
+import { dripShare, ofThisCup, readTrace } from './readTrace';
 import { round } from './round';
 
 /** What a hand marks while a shot runs, beside what the trace itself tells. */
@@ -103,19 +103,21 @@ const LONGEST_LINE = 90;
 /** The summary and the small line of a kept trace. Yield and dose are those of the shot, as far as known. */
 export function tracedOf(trace: StoredTrace, timer: TimerStart): Traced {
   const answer = readTrace(requestOf(trace, { doseGrams: null, yieldGrams: LIMITS.yieldGrams.max, timer }));
-  const at = trace.columns.indexOf('grams');
-  const line: (number | null)[] = [];
-  if (at > 0) {
-    const measured = trace.rows.flatMap((row) => (row[at] === null ? [] : [[row[0]!, row[at]!] as const]));
-    const empty = measured.find(([seconds]) => seconds >= 0)?.[1] ?? 0;
-    const end = Math.min(LONGEST_LINE, Math.ceil(measured.at(-1)?.[0] ?? 0));
-    for (let second = 0, i = 0; second <= end; second += 1) {
-      while (i < measured.length && measured[i]![0] <= second) i += 1;
-      const last = measured[i - 1];
-      line.push(last && last[0] <= second ? round(Math.max(0, last[1] - empty), 1) : null);
-    }
+  return { summary: answer.summary, line: smallLine(trace), stopDelaySeconds: delayOf(trace.marks) };
+}
+
+function smallLine(trace: StoredTrace): Traced['line'] {
+  const pumpOn = trace.marks.find(({ kind }) => kind === 'pump-on')?.seconds ?? null;
+  const { empty, readings } = ofThisCup(readingsOf(trace), pumpOn);
+  const line: Traced['line'] = [];
+  if (readings.length === 0) return line;
+  const end = Math.min(LONGEST_LINE, Math.ceil(readings.at(-1)!.seconds));
+  for (let second = 0, i = 0; second <= end; second += 1) {
+    while (i < readings.length && readings[i]!.seconds <= second) i += 1;
+    const last = readings[i - 1];
+    line.push(last ? round(Math.max(0, last.grams - empty.grams), 1) : null);
   }
-  return { summary: answer.summary, line, stopDelaySeconds: delayOf(trace.marks) };
+  return line;
 }
 
 /** Later than this after the cue somebody meant to let it run. */

@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { CHECK_REASONS, type CheckReason, type StationState } from '@olvet/core';
 import { FoundTimeView, RecipeDto } from '../cards/card.dto';
+import { LINE_SCHEMA } from '../shots/shot.dto';
 import { StationView } from '../stations/station.dto';
 
 const STATES: readonly StationState[] = ['dialled', 'drifting-fast', 'drifting-slow', 'unknown', 'dialling-in'];
@@ -32,6 +33,8 @@ export class BoardCardView {
   @ApiProperty({ enum: ['black', 'milk'], enumName: 'Purpose' }) purpose!: 'black' | 'milk';
   @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
   @ApiProperty({ type: FoundTimeView, nullable: true }) found!: FoundTimeView | null;
+  @ApiProperty({ ...LINE_SCHEMA, nullable: true, description: 'Grams at every second of its own shot' })
+  reference!: (number | null)[] | null;
 }
 
 export class BoardStationView {

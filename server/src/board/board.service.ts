@@ -131,7 +131,7 @@ export class BoardService {
   private cards(shopId: string): Promise<CardRow[]> {
     return this.sequelize.query<CardRow>(
       `SELECT s."id" AS "stationId", c."id" AS "cardId", c."name", c."purpose", v."id" AS "versionId", v."version",
-              v."recipe", v."found"
+              v."recipe", v."found", kept."traced"->'line' AS "reference"
        FROM stations s
        LEFT JOIN LATERAL (
          SELECT v."cardId" FROM shots x
@@ -148,6 +148,7 @@ export class BoardService {
           ORDER BY "updatedAt" DESC LIMIT ${CARDS_SHOWN - 1})) c
        CROSS JOIN LATERAL (SELECT * FROM card_versions WHERE "shopId" = s."shopId" AND "cardId" = c."id"
                            ORDER BY "version" DESC LIMIT 1) v
+       LEFT JOIN shots kept ON kept."shopId" = s."shopId" AND kept."id" = v."shotId"
        WHERE s."shopId" = :shopId AND s."retiredAt" IS NULL
        ORDER BY (c."id" IS NOT DISTINCT FROM poured."cardId") DESC, c."updatedAt" DESC`,
       { replacements: { shopId }, type: QueryTypes.SELECT },

@@ -18,6 +18,9 @@ export class RecipeDto {
   @NumberField({ ...LIMITS.temperatureC, optional: true })
   temperatureC?: number | null;
 
+  @NumberField({ ...LIMITS.valveGrams, optional: true, description: 'Water of the pre-brew valve in 30 s, g' })
+  valveGrams?: number | null;
+
   @PartField(() => SecondsWindowDto)
   timeSeconds!: SecondsWindowDto;
 
@@ -49,6 +52,9 @@ export class KeepCardDto {
 
   @PartField(() => RecipeDto)
   recipe!: RecipeDto;
+
+  @IdField({ optional: true, description: 'The shot of this dial-in that it keeps; null for what was only planned' })
+  shotId?: string | null;
 
   @TextField({ max: 400, optional: true })
   tastesLike?: string | null;
@@ -82,6 +88,8 @@ export class MoveFoundTimeDto {
 export class CardVersionView extends IntersectionType(RowView) {
   @ApiProperty() version!: number;
   @ApiProperty({ type: String, nullable: true }) runId!: string | null;
+  @ApiProperty({ type: String, format: 'uuid', nullable: true, description: 'The shot it was kept from' })
+  shotId!: string | null;
   @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
   @ApiProperty({ type: FoundTimeView, nullable: true, description: 'Its spread goes on being learned in service' })
   found!: FoundTimeView | null;

@@ -33,6 +33,10 @@ export class CardVersion extends Owned {
   @Column(DataType.UUID)
   declare runId: string | null;
 
+  /** The shot it was kept from; null where it was kept from a plan. */
+  @Column(DataType.UUID)
+  declare shotId: string | null;
+
   @Column(DataType.JSONB)
   declare recipe: RecipeDto;
 

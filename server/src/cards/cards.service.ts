@@ -80,11 +80,11 @@ export class CardsService {
         transaction,
         rejectOnEmpty: true,
       });
-      const { version, runId, recipe, tastesLike, found } = last;
+      const { version, runId, shotId, recipe, tastesLike, found } = last;
       const moved = foundTime([{ ...recipe, timeSeconds: seconds }], recipe)!;
       await CardVersion.create(
         {
-          ...{ shopId, id: versionId, cardId, version: version + 1, runId, recipe, tastesLike, note },
+          ...{ shopId, id: versionId, cardId, version: version + 1, runId, shotId, recipe, tastesLike, note },
           found: found ? { ...found, seconds } : moved,
           setBy: whoIsThere() ?? '',
         },
@@ -133,7 +133,12 @@ export class CardsService {
   }
 
   private async addVersion(shopId: string, run: Run, dto: KeepCardDto, transaction: Transaction): Promise<void> {
-    const { cardId, versionId, name, purpose, recipe, tastesLike, setBy, note } = dto;
+    const { cardId, versionId, name, purpose, shotId, recipe, tastesLike, setBy, note } = dto;
+    if (shotId && !(await Shot.findOne({ where: { shopId, id: shotId, runId: run.id }, transaction }))) {
+      throw new Problem('invalid', 'This shot is of another dial-in.', [
+        { path: 'shotId', message: 'must be a shot of this dial-in' },
+      ]);
+    }
     const card = await Card.findOne({ where: { shopId, id: cardId }, transaction, lock: true });
     if (card && card.coffeeId !== run.coffeeId) {
       throw new Problem('invalid', 'This card is for another coffee.', [
@@ -153,6 +158,7 @@ export class CardsService {
         cardId,
         version: (last ?? 0) + 1,
         runId: run.id,
+        shotId: shotId ?? null,
         recipe,
         found: await this.foundIn(run, recipe, transaction),
         tastesLike: tastesLike ?? '',

@@ -12,6 +12,12 @@ interface CardRow {
 const keep = (runId: string, body: object) => house.put(`runs/${runId}/card`, body);
 const pathsOf = (body: unknown): string[] => (body as { errors: { path: string }[] }).errors.map(({ path }) => path);
 
+/** A gram a second for half a minute. */
+function flight() {
+  const rows = Array.from({ length: 31 }, (_, second) => [second, second]);
+  return { columns: ['seconds', 'grams'], rows, marks: [{ kind: 'pump-on', seconds: 0 }] };
+}
+
 describe('a card', () => {
   it('tells its whole story, newest first', async () => {
     let ids = await furnish(house, ' story');
@@ -52,6 +58,25 @@ describe('a card', () => {
       methodId: 'balance-walk',
       target: { doseGrams: 18, yieldGrams: 37, temperatureC: null, balance: 0 },
     });
+  });
+
+  it('keeps the shot it was made from, whose flight then stands behind the next ones, and the flow of its valve', async () => {
+    const ids = await furnish(house, ' flight');
+    const [shotId, cardId] = [v7(), v7()];
+    await house.put(`shots/${shotId}`, shotBody(ids, { trace: flight(), valveGrams: 55 })).expect(200);
+    const recipe = { ...RECIPE, valveGrams: 55 };
+    const elsewhere = await keep(ids.runId, cardBody({ shotId: v7(), recipe })).expect(422);
+    expect(pathsOf(elsewhere.body)).toEqual(['shotId']);
+    await keep(ids.runId, cardBody({ cardId, shotId, recipe })).expect(200);
+    expect(await house.get(`cards/${cardId}`)).toMatchObject({ latest: { shotId, recipe: { valveGrams: 55 } } });
+    const board = await house.get<{ stations: { station: { id: string }; cards: { reference: number[] }[] }[] }>(
+      'board',
+    );
+    const standing = board.stations.find(({ station }) => station.id === ids.stationId)!;
+    expect(standing.cards[0]!.reference.at(-1)).toBeCloseTo(30, 0);
+    const { runId } = await beginAgain(house, ids);
+    const { reference } = await house.get<{ reference: object }>(`runs/${runId}/sheet`);
+    expect(reference).toEqual({ line: standing.cards[0]!.reference, valveGrams: 55 });
   });
 
   it('is not written for a dial-in that does not exist', async () => {

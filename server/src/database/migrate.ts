@@ -18,6 +18,7 @@ import * as possible from '../../migrations/0010-possible';
 import * as runningTotals from '../../migrations/0011-running-totals';
 import * as trueRecords from '../../migrations/0012-true-records';
 import * as thePull from '../../migrations/0013-the-pull';
+import * as cardShot from '../../migrations/0014-card-shot';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -34,6 +35,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0011-running-totals': runningTotals,
   '0012-true-records': trueRecords,
   '0013-the-pull': thePull,
+  '0014-card-shot': cardShot,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

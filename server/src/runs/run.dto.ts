@@ -1,6 +1,7 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
 import { HAND_CHECKS, type HandCheck, type Method } from '@olvet/core';
 import { BasketView } from '../baskets/basket.dto';
+import { ReferenceView } from '../cards/reference';
 import { CoffeeView } from '../coffees/coffee.dto';
 import { ChoiceField, IdField, InstantField, NumberField, TextField } from '../common/fields';
 import { GearDto } from '../common/gear.dto';
@@ -112,6 +113,8 @@ export class SheetView {
   timedDose!: TimedDoseView | null;
   @ApiProperty({ type: FoundDoseView, nullable: true }) foundDose!: FoundDoseView | null;
   @ApiProperty({ description: 'false where doses are struck level and yields read in a glass' }) hasScale!: boolean;
+  @ApiProperty({ type: ReferenceView, nullable: true, description: 'Of this coffee’s card here; null: there is none' })
+  reference!: ReferenceView | null;
   @ApiProperty({ type: [PalateView], description: 'Of those who tasted' }) palates!: PalateView[];
   @ApiProperty({ type: [SheetShotView], description: 'Oldest first; removed ones left out' })
   shots!: SheetShotView[];

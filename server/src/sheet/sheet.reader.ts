@@ -4,6 +4,7 @@ import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
+import { referenceOf, type ReferenceView } from '../cards/reference';
 import { Coffee } from '../coffees/coffee.entity';
 import { notFound } from '../common/problem';
 import { FoundDose } from '../doses/foundDose.entity';
@@ -33,6 +34,7 @@ export interface Sheet {
   timedDose: TimedDoseModel | null;
   foundDose: FoundDose | null;
   hasScale: boolean;
+  reference: ReferenceView | null;
   shots: (Shot & { tastings: Tasting[] })[];
 }
 
@@ -50,7 +52,7 @@ export class SheetReader {
     if (!run) throw notFound('dial-in');
     const day = shopDay(run.startedAt, await this.shops.hours(shopId));
     const own = (rowId: string) => ({ where: { shopId, id: rowId }, rejectOnEmpty: true as const });
-    const [station, grinder, machine, basket, coffee, bag, method, foundDose, shots] = await Promise.all([
+    const [station, grinder, machine, basket, coffee, bag, method, foundDose, reference, shots] = await Promise.all([
       Station.findOne(own(run.stationId)),
       Grinder.findOne(own(run.grinderId)),
       Machine.findOne(own(run.machineId)),
@@ -59,6 +61,7 @@ export class SheetReader {
       openBag(shopId, run, day),
       ownMethod(shopId, run.methodId),
       foundDoseOf(shopId, run),
+      referenceOf(this.sequelize, run),
       Shot.findAll({
         where: { shopId, runId: id, removedAt: null },
         order: [
@@ -86,6 +89,7 @@ export class SheetReader {
       method,
       timedDose: isTimed ? fitTimedDose(timedGrinderOf(grinder), weighings) : null,
       foundDose,
+      reference,
       hasScale: station.weighs,
       palates: await this.palates.list(shopId, people),
       centsPerGram: bag?.priceCents == null ? null : bag.priceCents / bag.weightGrams,

@@ -40,6 +40,9 @@ import { RevisionDto, RowView } from '../common/rows';
 import { TasteScalesDto } from '../tastings/tasteScales.dto';
 import { TastingView } from '../tastings/tasting.dto';
 
+/** Grams at every second; null before the first reading. */
+export const LINE_SCHEMA = { type: 'array', items: { type: 'number', nullable: true } } as const;
+
 export class SeenDto {
   @ChoiceField({ of: SIGNS, name: 'Sign' })
   sign!: Sign;
@@ -218,11 +221,7 @@ class TraceSummaryView implements TraceSummary {
 
 export class TracedView {
   @ApiProperty({ type: TraceSummaryView, nullable: true }) summary!: TraceSummaryView | null;
-  @ApiProperty({
-    type: 'array',
-    items: { type: 'number', nullable: true },
-    description: 'Grams at every second from the start',
-  })
+  @ApiProperty({ ...LINE_SCHEMA, description: 'Grams at every second from the start' })
   line!: (number | null)[];
   @ApiProperty({ type: Number, nullable: true, description: 'From the cue to the stop' }) stopDelaySeconds!:
     number | null;

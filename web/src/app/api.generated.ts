@@ -1865,6 +1865,12 @@ export type FoundDoseView = {
   createdAt: string;
   updatedAt: string;
 };
+export type ReferenceView = {
+  /** Grams at every second of its own shot */
+  line: (number | null)[] | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams: number | null;
+};
 export type MarksView = {
   best: NormalView;
   loss: NormalView;
@@ -2077,6 +2083,8 @@ export type SheetView = {
   foundDose: FoundDoseView | (null | null);
   /** false where doses are struck level and yields read in a glass */
   hasScale: boolean;
+  /** Of this coffee’s card here; null: there is none */
+  reference: ReferenceView | (null | null);
   /** Of those who tasted */
   palates: PalateView[];
   /** Oldest first; removed ones left out */
@@ -2387,6 +2395,8 @@ export type RecipeDto = {
   doseGrams: number;
   yieldGrams: number;
   temperatureC?: number | null;
+  /** Water of the pre-brew valve in 30 s, g */
+  valveGrams?: number | null;
   timeSeconds: SecondsWindowDto;
   timer: TimerStart;
   grinderName: string;
@@ -2409,6 +2419,8 @@ export type CardVersionView = {
   updatedAt: string;
   version: number;
   runId: string | null;
+  /** The shot it was kept from */
+  shotId: string | null;
   recipe: RecipeDto;
   /** Its spread goes on being learned in service */
   found: FoundTimeView | (null | null);
@@ -2468,6 +2480,8 @@ export type KeepCardDto = {
   name: string;
   purpose: Purpose;
   recipe: RecipeDto;
+  /** The shot of this dial-in that it keeps; null for what was only planned */
+  shotId?: string | null;
   tastesLike?: string | null;
   setBy?: string | null;
   /** Why it changed */
@@ -2488,6 +2502,8 @@ export type BoardCardView = {
   purpose: Purpose;
   recipe: RecipeDto;
   found: FoundTimeView | (null | null);
+  /** Grams at every second of its own shot */
+  reference: (number | null)[] | null;
 };
 export type CheckReason = "opening" | "hour" | "new-bag";
 export type DueCheckView = {

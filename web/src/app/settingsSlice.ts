@@ -1,3 +1,4 @@
+import { SOAK_BY_COVER } from '@olvet/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { ThemeName } from './theme';
 
@@ -11,6 +12,8 @@ export interface Settings {
   taster: string;
   /** Whether the stop of a shot is told by a tone, too. */
   sound: boolean;
+  /** A soak ends so many times as late as the basket was covered. */
+  soakByCover: number;
 }
 
 function restore(): Settings {
@@ -19,6 +22,7 @@ function restore(): Settings {
     person: '',
     taster: '',
     sound: true,
+    soakByCover: SOAK_BY_COVER,
   };
   try {
     const saved = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Settings>;
@@ -43,13 +47,16 @@ const slice = createSlice({
     soundSet: (state, action: PayloadAction<boolean>) => {
       state.sound = action.payload;
     },
+    soakByCoverSet: (state, action: PayloadAction<number>) => {
+      state.soakByCover = action.payload;
+    },
     tasterChosen: (state, action: PayloadAction<string>) => {
       state.taster = action.payload;
     },
   },
 });
 
-export const { themeChosen, personChosen, tasterChosen, soundSet } = slice.actions;
+export const { themeChosen, personChosen, tasterChosen, soundSet, soakByCoverSet } = slice.actions;
 export const settingsReducer = slice.reducer;
 
 export function saveSettings(settings: Settings): void {

@@ -7,6 +7,7 @@ const card = {
   ...{ cardId: 'card', versionId: 'v2', version: 2, name: 'Saltmarsh', purpose: 'black' as const },
   recipe: recipeDto({ grind: 11, yieldGrams: 38, timer: 'first-drip' }),
   found: { seconds: 24.6, sd: 1, shots: 3 },
+  reference: null,
 };
 
 describe('a shot in service', () => {

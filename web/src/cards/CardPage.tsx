@@ -30,6 +30,7 @@ export function CardPage() {
   ];
   if (recipe.temperatureC != null)
     figures.push(['temperature', temperatureNumber(recipe.temperatureC, unit), `°${unit}`]);
+  if (recipe.valveGrams != null) figures.push(['valve in 30 s', plainNumber(recipe.valveGrams), 'g']);
   return (
     <article className={styles.page}>
       <header className={styles.head}>

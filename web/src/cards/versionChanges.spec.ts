@@ -7,6 +7,7 @@ const version = (change: Partial<RecipeDto> = {}, tastesLike = 'plum'): CardVers
   revision: 1,
   changedBy: '',
   found: null,
+  shotId: null,
   version: 1,
   runId: null,
   recipe: recipeDto(change),

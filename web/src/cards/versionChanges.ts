@@ -2,11 +2,12 @@ import { plainNumber } from '@olvet/core';
 import type { CardVersionView, RecipeDto } from '../app/api';
 import { temperatureNumber, type TemperatureUnit } from '../parts/format';
 
-type Field = 'grind' | 'doseGrams' | 'yieldGrams';
+type Field = 'grind' | 'doseGrams' | 'yieldGrams' | 'valveGrams';
 const FIELDS: [Field, string][] = [
   ['grind', 'grind'],
   ['doseGrams', 'dose g'],
   ['yieldGrams', 'yield g'],
+  ['valveGrams', 'valve g'],
 ];
 
 /** What a version changed against the one before, in a few words each. */
@@ -17,7 +18,7 @@ export function versionChanges(
 ): string[] {
   if (!before) return ['first version'];
   const show = (value: number | null | undefined): string => (value == null ? 'none' : plainNumber(value));
-  const changes = FIELDS.filter(([field]) => now.recipe[field] !== before.recipe[field]).map(
+  const changes = FIELDS.filter(([field]) => (now.recipe[field] ?? null) !== (before.recipe[field] ?? null)).map(
     ([field, name]) => `${name} ${show(before.recipe[field])} → ${show(now.recipe[field])}`,
   );
   const heatOf = ({ temperatureC }: RecipeDto): string =>

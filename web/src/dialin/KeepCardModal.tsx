@@ -50,8 +50,10 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
       ...fields,
       cardId,
       versionId: ids.version,
+      shotId: chosen?.id ?? null,
       recipe: {
         ...settings,
+        valveGrams: chosen?.valveGrams ?? null,
         timeSeconds,
         timer,
         grinderName: grinder.name,

@@ -213,6 +213,7 @@ function OpenSheet({ sheet }: { sheet: SheetView }) {
             number={shots.indexOf(traced) + 1}
             plan={{ settings: plannedOf(traced), timeSeconds: run.target.timeSeconds, timer: traced.timer }}
             earlier={shots.flatMap((shot) => (shot !== traced && shot.traced ? [shot.traced.line] : []))}
+            reference={sheet.reference?.line ?? null}
             onClose={close}
           />
         </Suspense>

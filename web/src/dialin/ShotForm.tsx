@@ -10,6 +10,7 @@ import { lineOfShot } from '../parts/lineOfShot';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useTemperatureUnit } from '../parts/temperature';
 import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
+import { RefractometerTds } from './RefractometerTds';
 import { plannedOf } from './settings';
 import { storedShotDto } from './shotDto';
 import styles from './ShotForm.module.css';
@@ -99,8 +100,14 @@ export function ShotForm({
           <Form.Item name="temperatureC" label={`Temperature, °${unit}`}>
             <DegreesInput className={styles.number} />
           </Form.Item>
-          <Form.Item name="tdsPercent" label="TDS, %">
-            <NumberInput {...number} />
+          <Form.Item label="TDS, %" htmlFor="tdsPercent">
+            <Form.Item name="tdsPercent" noStyle>
+              <NumberInput {...number} />
+            </Form.Item>
+            <RefractometerTds
+              stationId={shot.stationId}
+              onTds={(tdsPercent) => form.setFieldValue('tdsPercent', tdsPercent)}
+            />
           </Form.Item>
           <Form.Item name="timer" label="Timer">
             <Select options={TIMER_STARTS.map((value) => ({ value, label: TIMER_WORDS[value] }))} />

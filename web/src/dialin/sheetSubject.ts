@@ -22,9 +22,12 @@ export function sheetSubject(sheet: SheetView, aim: Settings): PullSubject {
     purgeGrams: isTurned ? grinder.purgeGrams : null,
     preBrew,
     ...soakOf(preBrew),
+    valveGrams:
+      shots.findLast(({ valveGrams }) => valveGrams != null)?.valveGrams ?? sheet.reference?.valveGrams ?? null,
     basketMm: sheet.basket.diameterMm ?? null,
     earlier: shots
       .flatMap(({ traced }) => (traced && traced.line.length > 0 ? [traced.line] : []))
       .slice(-EARLIER_DRAWN),
+    reference: sheet.reference?.line ?? null,
   };
 }

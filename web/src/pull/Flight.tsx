@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { emptyCupOf, pathOf, polyline, type BoxScale } from './boxScale';
+import { pathOf, polyline, type BoxScale } from './boxScale';
 import styles from './LandingBox.module.css';
 import type { Snapshot } from './recorder';
 
@@ -15,7 +15,7 @@ export function Flight({ fine, scale, isRunning }: { fine: () => Snapshot; scale
       const { x, y } = scale;
       if (pull.seen.length !== drawn) {
         drawn = pull.seen.length;
-        const path = pathOf(pull, emptyCupOf(pull));
+        const path = pathOf(pull);
         line.current?.setAttribute('points', polyline(path.map((each) => [x(each.seconds), y(each.grams)])));
       }
       point.current?.setAttribute(

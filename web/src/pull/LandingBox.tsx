@@ -1,6 +1,6 @@
 import { plainNumber, type PullMark, type TraceAnswer } from '@olvet/core';
 import type { KeyboardEvent, PointerEvent } from 'react';
-import { boxScale, polyline, targetOf, type BoxScale } from './boxScale';
+import { boxScale, polyline, rowsOf, targetOf, type BoxScale } from './boxScale';
 import { Flight } from './Flight';
 import styles from './LandingBox.module.css';
 import type { LivePull } from './livePull';
@@ -10,12 +10,14 @@ import type { PullHandle } from './usePull';
 
 export interface LandingBoxProps {
   handle: Pick<PullHandle, 'pull' | 'trace' | 'sinceStart' | 'isRunning' | 'isOver' | 'move' | 'fine'>;
-  /** Grams at every second of earlier shots, the oldest first; the reference alone where it is known. */
+  /** Grams at every second of earlier shots, the oldest first. */
   earlier: (number | null)[][];
+  /** The same of the card's own shot. */
+  reference?: (number | null)[] | null;
 }
 
 /** Weight against seconds: the target is a box, the shot a path that flies towards it. */
-export function LandingBox({ handle, earlier }: LandingBoxProps) {
+export function LandingBox({ handle, earlier, reference = null }: LandingBoxProps) {
   const { pull, trace, sinceStart, isRunning, isOver, move } = handle;
   const [size, frame] = useSize();
   const grams = trace?.grams ?? 0;
@@ -28,17 +30,20 @@ export function LandingBox({ handle, earlier }: LandingBoxProps) {
   const goal = pull.plan.settings.yieldGrams;
   const stopGrams =
     stop && now ? Math.max(grams, grams + (trace?.flowGramsPerSecond ?? 0) * (stop.atSeconds - now.seconds)) : null;
+  const marks = [...pull.marks, ...readMarks(pull, trace)]
+    .filter(({ kind }) => MARK_WORDS[kind] !== null)
+    .sort((one, other) => one.seconds - other.seconds);
+  const rows = rowsOf(
+    marks.map((mark) => ({ from: x(mark.seconds), width: CHARACTER_PX * wordsOf(mark).length + 12 })),
+  );
   return (
     <figure ref={frame} className={styles.box}>
       <svg width={size.width} height={size.height} role="img" aria-label={inWords(handle)}>
         <Axes scale={scale} />
         {earlier.map((line, i) => (
-          <polyline
-            key={i}
-            className={styles.earlier}
-            points={polyline(line.flatMap((each, second) => (each === null ? [] : [[x(second), y(each)] as const])))}
-          />
+          <polyline key={i} className={styles.earlier} points={polyline(pointsOf(line, scale))} />
         ))}
+        {reference && <Reference line={reference} scale={scale} />}
         <rect
           className={styles.target}
           x={x(target.seconds.min)}
@@ -82,17 +87,41 @@ export function LandingBox({ handle, earlier }: LandingBoxProps) {
           </g>
         )}
         <Flight fine={handle.fine} scale={scale} isRunning={isRunning} />
-        {[...pull.marks, ...readMarks(pull, trace)].map((mark, i) => (
+        {marks.map((mark, i) => (
           <Mark
             key={`${mark.kind} ${i}`}
             mark={mark}
-            row={i % 3}
+            row={rows[i]!}
             scale={scale}
             onMove={isOver ? (to) => move(mark, to) : null}
           />
         ))}
       </svg>
     </figure>
+  );
+}
+
+function pointsOf(line: (number | null)[], { x, y }: BoxScale) {
+  return line.flatMap((each, second) => (each === null ? [] : [[x(second), y(each)] as const]));
+}
+
+/** The card's own shot, pale and dotted; its word stands where no shot flies. */
+function Reference({ line, scale }: { line: (number | null)[]; scale: BoxScale }) {
+  const { x, y, mostSeconds, mostGrams } = scale;
+  const [right, top] = [x(mostSeconds) - 8, y(0.3 * mostGrams)];
+  return (
+    <g className={styles.reference}>
+      <polyline points={polyline(pointsOf(line, scale))} />
+      <polyline
+        points={polyline([
+          [right - 98, top - 5],
+          [right - 58, top - 5],
+        ])}
+      />
+      <text x={right} y={top} textAnchor="end">
+        the card
+      </text>
+    </g>
   );
 }
 
@@ -121,6 +150,13 @@ function Axes({ scale }: { scale: BoxScale }) {
       ))}
     </g>
   );
+}
+
+/** A character of the marks, about. */
+const CHARACTER_PX = 6.2;
+
+function wordsOf({ kind, clock, seconds }: PullMark): string {
+  return `${MARK_WORDS[kind]}${clock ? ` at ${clock},` : ''} ${plainNumber(seconds, 1)} s`;
 }
 
 const KEY_STEP_SECONDS = 0.1;
@@ -176,8 +212,7 @@ function Mark({
       {/* Where a wet finger finds it. */}
       {onMove && <rect x={at - 22} y={y(0) - 22} width={44} height={44} className={styles.handle} />}
       <text x={at + 4} y={top + 4}>
-        {word}
-        {mark.clock ? ` at ${mark.clock},` : ''} {plainNumber(mark.seconds, 1)} s
+        {wordsOf(mark)}
       </text>
     </g>
   );

@@ -16,6 +16,7 @@ export function Phases({ handle }: { handle: Pick<PullHandle, 'pull' | 'trace' |
     ['ten grams', markAt(pull, 'ten-grams') ?? trace?.tenGramsSeconds, 's'],
     ['full brew', contact !== null && soak !== null ? contact - soak : null, 's'],
     ['total contact', contact, 's'],
+    ['machine’s timer', isOver ? pull.machineSeconds : null, 's'],
     ['mean flow', summary?.meanFlow, 'g/s'],
     ['peak flow', summary?.peakFlow, 'g/s'],
     ['late over middle flow', summary?.flowLateOverMid, ''],

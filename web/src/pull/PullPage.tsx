@@ -20,7 +20,7 @@ import styles from './PullPage.module.css';
 import { soakOf, type PullSubject } from './subject';
 import { useKeptPull } from './useKeptPull';
 
-/** Shots that may hold the reference of a card. */
+/** Shots among which one may stand for a card that has no flight of its own. */
 const LOOKED_AT = 30;
 
 /** A shot of service, or one to check the recipe, lived through at its station. */
@@ -129,7 +129,8 @@ function useSubject(
     const { settings, timer } = serviceAim(station, card);
     const preBrew = station.methodId === 'hand-lever' ? 'lever' : (machine.preBrew ?? 'none');
     const ofCard = shots.items.filter(({ cardVersionId }) => card !== undefined && cardVersionId === card.versionId);
-    const reference = ofCard.find(({ traced, verdict }) => traced && traced.line.length > 0 && verdict !== 'discard');
+    // A card kept without a scale has no flight of its own: its last good one stands for it.
+    const lastGood = ofCard.find(({ traced, verdict }) => traced && traced.line.length > 0 && verdict !== 'discard');
     return {
       ...{ place: station.id, stationId: station.id, runId: null, kind: isCheck ? 'check' : 'service' },
       plan: { settings, timeSeconds: (card?.recipe ?? station.target).timeSeconds, timer },
@@ -138,8 +139,10 @@ function useSubject(
       purgeGrams: null,
       preBrew,
       ...soakOf(preBrew),
+      valveGrams: card?.recipe.valveGrams ?? null,
       basketMm: basket.diameterMm ?? null,
-      earlier: reference?.traced ? [reference.traced.line] : [],
+      earlier: [],
+      reference: card?.reference ?? lastGood?.traced?.line ?? null,
     };
   }, [machine, basket, shots, station, card, isCheck]);
 }

@@ -11,6 +11,7 @@ import { AskedFor } from './AskedFor';
 import { LandingBox } from './LandingBox';
 import { LeverLane, RescueLine } from './LeverLane';
 import type { LivePull } from './livePull';
+import { DeviceChooser } from './DeviceChooser';
 import { DoseFromScale } from './DoseFromScale';
 import {
   askedFigures,
@@ -18,6 +19,7 @@ import {
   leftToPlan,
   lineOf,
   NOTHING_SAID,
+  setBefore,
   withAsPlanned,
   withMeasured,
   withValue,
@@ -31,13 +33,18 @@ import styles from './PullPanel.module.css';
 import { Running } from './Running';
 import { NOTHING_SEEN, SeenPicker, SeenPictures, type Seeing } from './SeenPicker';
 import { saidByMarks } from './saidByMarks';
+import { SoakLength } from './SoakLength';
 import type { PullSubject } from './subject';
 import { useHolding } from './useHolding';
 import { usePull, watchedOf, type PullHandle } from './usePull';
 import { useWakeLock } from './useWakeLock';
 
 /** What was watched of a shot, beside its line. */
-export type Watched = ReturnType<typeof watchedOf> & { unlevelledGrams: number | null; looks: Look[] };
+export type Watched = ReturnType<typeof watchedOf> & {
+  unlevelledGrams: number | null;
+  valveGrams: number | null;
+  looks: Look[];
+};
 
 export interface PullPanelProps {
   subject: PullSubject;
@@ -101,7 +108,9 @@ export function PullPanel({
     const { seen: marked, ...rest } = byMarks;
     const signs = seen.signs.filter((sign) => !marked.some((mark) => mark.sign === sign)).map((sign) => ({ sign }));
     const line = { ...lineOf(all, asked), ...rest, ...(hour ? { hour } : {}), seen: [...marked, ...signs], purged };
-    if (await onShot(handle.pull.id, line, { ...watchedOf(handle), unlevelledGrams, looks: seen.looks })) handle.done();
+    const valveGrams = setBefore(all, asked, 'valveGrams');
+    const watched = { ...watchedOf(handle), unlevelledGrams, valveGrams, looks: seen.looks };
+    if (await onShot(handle.pull.id, line, watched)) handle.done();
   };
   const back = (): void => {
     handle.done();
@@ -143,7 +152,7 @@ export function PullPanel({
         isShown &&
         createPortal(
           <div className={styles.picture}>
-            <LandingBox handle={handle} earlier={subject.earlier} />
+            <LandingBox handle={handle} earlier={subject.earlier} reference={subject.reference} />
             {subject.isLever && <LeverLane handle={handle} subject={subject} />}
           </div>,
           picture,
@@ -167,6 +176,7 @@ export function PullPanel({
       ) : (
         <div className={styles.entry}>
           <Aim subject={subject} />
+          {!handle.isOver && <DeviceChooser handle={handle} />}
           {subject.isLever && !handle.isOver && <Preheat />}
           {subject.isLever && handle.isOver && <RescueLine handle={handle} />}
           {subject.purgeGrams !== null && (
@@ -202,6 +212,7 @@ export function PullPanel({
                 )}
               </div>
             ))}
+            {!handle.isOver && endsSoak(handle, subject) && <SoakLength />}
           </div>
           {!hasPictures && <SeenPicker seen={seen} onSeen={setSeen} />}
           <div className={styles.actions}>
@@ -234,6 +245,10 @@ export function PullPanel({
       )}
     </div>
   );
+}
+
+function endsSoak({ machine }: PullHandle, { preBrew }: PullSubject): boolean {
+  return preBrew !== 'none' && (machine?.capabilities.includes('end-soak') ?? false);
 }
 
 function Aim({ subject }: { subject: PullSubject }) {

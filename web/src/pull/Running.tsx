@@ -1,5 +1,6 @@
 import { plainNumber } from '@olvet/core';
 import { Button } from 'antd';
+import { useAppSelector } from '../app/store';
 import { outcomeClass, OutcomeMark, type Side } from '../parts/Outcome';
 import { courseOf } from './course';
 import { RescueLine } from './LeverLane';
@@ -46,19 +47,20 @@ function useCueShown(handle: PullHandle): string | null {
 /** With a soak that the machine can control: when to end it, and why then. */
 function EndSoak({ handle }: { handle: PullHandle }) {
   const { machine, pull, trace, sinceStart, ask } = handle;
+  const soakByCover = useAppSelector((state) => state.settings.soakByCover);
   if (!machine?.capabilities.includes('end-soak') || markAt(pull, 'soak-ended') !== null) return null;
   if (trace?.phase !== 'soaking') return null;
   const covered = markAt(pull, 'covered');
-  const end = trace?.endSoakAtSeconds ?? null;
-  if (covered === null || end === null) return null;
-  const left = end - sinceStart;
+  if (covered === null) return null;
+  const left = soakByCover * covered - sinceStart;
   return (
     <p className={styles.soak}>
       <Button size="large" type={left <= 0 ? 'primary' : 'default'} onClick={() => ask('end-soak')}>
         {left > 0 ? `End the soak in ${Math.ceil(left)} s` : 'End the soak about now'}
       </Button>
       <span className="quiet">
-        Covered at {plainNumber(covered, 1)} s: three times that evens the puck, more brings little.
+        Covered at {plainNumber(covered, 1)} s: {plainNumber(soakByCover, 1)} times that evens the puck, more brings
+        little.
       </span>
     </p>
   );

@@ -18,6 +18,7 @@ export interface TraceDrawerProps {
   number: number;
   plan: PullPlan;
   earlier: (number | null)[][];
+  reference: (number | null)[] | null;
   onClose: () => void;
 }
 
@@ -40,6 +41,7 @@ function Large({
   shot,
   plan,
   earlier,
+  reference,
   trace,
   isNew,
   onClose,
@@ -69,7 +71,7 @@ function Large({
   return (
     <div className={styles.large}>
       <div className={styles.picture}>
-        <LandingBox handle={handle} earlier={earlier} />
+        <LandingBox handle={handle} earlier={earlier} reference={reference} />
       </div>
       <Phases handle={handle} />
       <div className={styles.actions}>

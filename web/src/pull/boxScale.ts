@@ -1,4 +1,4 @@
-import type { TraceAnswer } from '@olvet/core';
+import { ofThisCup, type TraceAnswer } from '@olvet/core';
 import { markAt, type LivePull, type PullPlan, type Seen } from './livePull';
 
 /** Grams to either side of the target, as a share of it, that are on target [assumption: 1.1 g of 36 g]. */
@@ -55,27 +55,16 @@ export function dripOf(pull: LivePull, trace: TraceAnswer | null): number {
 /** More points nobody sees. */
 const MOST_POINTS = 240;
 
-/** The path of the shot, from the start, above the empty cup; bar beside it. */
-export function pathOf({ startedAt, seen }: LivePull, empty: number): { seconds: number; grams: number }[] {
+/** The path of the shot, from the start, above the empty cup. */
+export function pathOf({ startedAt, seen }: LivePull): { seconds: number; grams: number }[] {
   if (startedAt === null) return [];
-  const since = seen.filter(([at, grams]) => at >= startedAt && grams !== null);
+  const all = seen.flatMap(([at, grams]) => (grams === null ? [] : [{ seconds: (at - startedAt) / 1000, grams }]));
+  const { empty, readings } = ofThisCup(all, 0);
+  const since = readings.filter(({ seconds }) => seconds >= 0);
   const every = Math.max(1, Math.ceil(since.length / MOST_POINTS));
   return since
     .filter((_, i) => i % every === 0 || i === since.length - 1)
-    .map(([at, grams]) => ({ seconds: (at - startedAt) / 1000, grams: grams! - empty }));
-}
-
-/** What an empty cup weighed at the start. */
-export function emptyCupOf({ startedAt, seen }: LivePull): number {
-  const from = seen.findIndex(([at]) => at > (startedAt ?? 0) - 1000);
-  const near = seen
-    .slice(Math.max(0, from), from + 100)
-    .filter(([at, grams]) => grams !== null && at < (startedAt ?? 0) + 1000);
-  return middle(near.map(([, grams]) => grams!));
-}
-
-function middle(values: number[]): number {
-  return values.sort((one, other) => one - other)[Math.floor(values.length / 2)] ?? 0;
+    .map(({ seconds, grams }) => ({ seconds, grams: grams - empty.grams }));
 }
 
 /** Pressure from the start. */
@@ -94,4 +83,15 @@ function isPressed([at, , bar]: Seen, startedAt: number): boolean {
 
 export function polyline(points: readonly (readonly [number, number])[]): string {
   return points.map(([x, y]) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+}
+
+/** For words that stand beside each other, each in the lowest row where it covers no other; they come from left to right. */
+export function rowsOf(words: readonly { from: number; width: number }[]): number[] {
+  const ends: number[] = [];
+  return words.map(({ from, width }) => {
+    const free = ends.findIndex((end) => end <= from);
+    const row = free < 0 ? ends.length : free;
+    ends[row] = from + width;
+    return row;
+  });
 }

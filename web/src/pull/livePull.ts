@@ -36,6 +36,8 @@ export interface LivePull {
   marks: PullMark[];
   seen: Seen[];
   followed: Record<string, Followed>;
+  /** What the machine's own timer showed last; left out where it has none. */
+  machineSeconds?: number;
   changedAt: number;
 }
 

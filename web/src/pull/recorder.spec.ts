@@ -117,6 +117,17 @@ describe('a shot that is recorded', () => {
     expect(bar.shown.pull.startedAt).toBeNull();
   });
 
+  it('takes no dose that was weighed just before for coffee', async () => {
+    const bar = new Played();
+    const grams = pour();
+    await bar.pass(3, () => 17.5);
+    bar.happens('pump-on');
+    await bar.pass(12, grams);
+    expect(bar.recorder.isRunning).toBe(true);
+    expect(bar.shown.trace!.firstDripSeconds).toBeGreaterThan(3);
+    expect(Math.abs(bar.shown.trace!.grams - grams(12))).toBeLessThan(0.5);
+  });
+
   it('takes every reading once, also what is told twice after a break', async () => {
     const bar = new Played();
     bar.recorder.start();

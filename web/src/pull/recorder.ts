@@ -104,7 +104,8 @@ export class Recorder {
   /** From zero: what was taken so far was no shot. */
   restart(): void {
     this.trace = null;
-    this.change({ ...this.pull, startedAt: null, stoppedSeconds: null, marks: [], seen: [] });
+    const { machineSeconds: _ofBefore, ...pull } = this.pull;
+    this.change({ ...pull, startedAt: null, stoppedSeconds: null, marks: [], seen: [] });
   }
 
   /** As the tablet that holds it says it stands. */
@@ -152,7 +153,7 @@ export class Recorder {
       followed.lastSeq = report.seq;
       const at = report.ms + followed.offset;
       if (report.type === 'event') this.happened(report.event, at);
-      if (deviceId === machineId) this.noteMachine(report);
+      if (deviceId === machineId) this.noteMachine(report, at);
       const grams = deviceId === scaleId ? report.values?.grams : undefined;
       if (report.type === 'event' || (scaleId !== null && grams === undefined)) continue;
       seen.push([at, grams ?? null, this.lastBar, this.lastCelsius]);
@@ -181,9 +182,13 @@ export class Recorder {
     );
   }
 
-  private noteMachine({ values }: DeviceReport): void {
+  private noteMachine({ values }: DeviceReport, at: number): void {
     this.lastBar = values?.bar ?? this.lastBar;
     this.lastCelsius = values?.celsius ?? this.lastCelsius;
+    const { startedAt } = this.pull;
+    // Before its first moment it still shows the shot before.
+    if (values?.shotSeconds === undefined || startedAt === null || at < startedAt) return;
+    this.pull = { ...this.pull, machineSeconds: values.shotSeconds };
   }
 
   private happened(event: Extract<DeviceReport, { type: 'event' }>['event'], at: number): void {

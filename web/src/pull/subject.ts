@@ -10,9 +10,13 @@ export interface PullSubject extends PullPlace {
   purgeGrams: number | null;
   /** Pressure by hand, a valve or pre-infusion before the pump. */
   preBrew: 'none' | 'pre-infusion' | 'valve' | 'lever';
+  /** Water of the valve in 30 s as it was last, g; null where there is none, or nobody weighed it. */
+  valveGrams: number | null;
   basketMm: number | null;
   /** Grams at every second of shots to be seen behind this one, the oldest first. */
   earlier: (number | null)[][];
+  /** The same of the card's own shot, where it has one. */
+  reference: (number | null)[] | null;
 }
 
 /** A valve is closed by hand, at the latest after so long; a machine's own pre-infusion is short. */

@@ -10,7 +10,6 @@ import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'reac
 import { v7 } from 'uuid';
 import {
   useCommandDeviceMutation,
-  useListDevicesQuery,
   useListShotsQuery,
   usePutPullMutation,
   type DeviceCommandDto,
@@ -23,6 +22,7 @@ import { traceReader } from '../worker/traceReader';
 import { markAt, traceOf, type LivePull, type PullPlan } from './livePull';
 import { Recorder, type Snapshot } from './recorder';
 import { useFollowed } from './useFollowed';
+import { usePullDevices, type PullDevicesHere } from './usePullDevices';
 
 const TICK_MS = 100;
 /** Shots that teach how this bar drips. */
@@ -42,7 +42,7 @@ export interface PullPlace {
   isLever: boolean;
 }
 
-export interface PullHandle {
+export interface PullHandle extends PullDevicesHere {
   /** The shot at this very moment. */
   fine: () => Snapshot;
   pull: LivePull;
@@ -54,8 +54,6 @@ export interface PullHandle {
   isRunning: boolean;
   isOver: boolean;
   learned: LearnedStop;
-  scale: DeviceView | null;
-  machine: DeviceView | null;
   toggle: () => void;
   restart: () => void;
   mark: (kind: PullMarkKind, clock?: number) => void;
@@ -78,7 +76,6 @@ function newPull({ place, stationId, runId, kind, plan }: PullPlace): LivePull {
 
 /** A shot being pulled here: its recorder, fed by the devices of its station and by hand. `kept` goes on where a page left off. */
 export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle {
-  const { scale, machine } = usePullDevices(at.stationId);
   const learned = useLearnedStop(at.stationId);
   const [recorder] = useState(
     () =>
@@ -94,6 +91,8 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
       ),
   );
   const { pull, trace, seconds: sinceStart } = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
+  const devices = usePullDevices(at.stationId, pull.followed, pull.startedAt !== null);
+  const { scale, machine } = devices;
   const scaleId = scale?.id ?? null;
   const machineId = machine?.id ?? null;
   useEffect(() => recorder.follow({ scaleId, machineId }, learned), [recorder, scaleId, machineId, learned]);
@@ -124,7 +123,7 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
   };
   const drip = at.plan.timer === 'first-drip' ? (markAt(pull, 'first-drip') ?? trace?.firstDripSeconds ?? null) : 0;
   return {
-    ...{ pull, trace, sinceStart, isRunning, isOver, learned, scale, machine, toggle, fine: recorder.fine },
+    ...{ pull, trace, sinceStart, isRunning, isOver, learned, toggle, ...devices, fine: recorder.fine },
     seconds: Math.max(0, sinceStart - (drip ?? sinceStart)),
     restart: () => recorder.restart(),
     mark: (kind, clock) => recorder.mark(kind, clock),
@@ -140,28 +139,23 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
   };
 }
 
-/** The devices that tell of a shot at this station: its own, else a shared one. */
-function usePullDevices(stationId: string): { scale: DeviceView | null; machine: DeviceView | null } {
-  const { data } = useListDevicesQuery({ state: 'in-use' });
-  const there = data?.items.filter(({ isConnected, letInAt }) => isConnected && letInAt != null) ?? [];
-  const find = (kind: DeviceView['kind']): DeviceView | null =>
-    there.find((each) => each.kind === kind && each.stationId === stationId) ??
-    there.find((each) => each.kind === kind && each.stationId == null) ??
-    null;
-  return { scale: find('scale'), machine: find('machine') };
-}
-
 function useLearnedStop(stationId: string): LearnedStop {
   const { data } = useListShotsQuery({ stationId, page: 1, pageSize: LEARNED_FROM });
   return useMemo(() => learnStop(data?.items.flatMap(({ traced }) => (traced ? [traced] : [])) ?? []), [data]);
 }
 
-/** The cup that stands there is zero, once, before anything runs. */
+/** A weight between these shares of the planned dose is one, and no cup. */
+const DOSE_LIKE = { min: 0.5, max: 1.5 };
+
+/** The cup that stands there is zero, once, before anything runs; a dose that is being weighed stays what it is. */
 function useTare(pull: LivePull, scale: DeviceView | null, tare: (scaleId: string) => void): void {
   const asked = useRef<string | null>(null);
   const last = pull.seen.at(-1)?.[1] ?? null;
   const canTare = scale?.capabilities.includes('tare') ?? false;
-  const isWaiting = pull.startedAt === null && last !== null && Math.abs(last) > STILL_GRAMS && pull.seen.length > 10;
+  const share = (last ?? 0) / pull.plan.settings.doseGrams;
+  const isDose = share >= DOSE_LIKE.min && share <= DOSE_LIKE.max;
+  const isWaiting =
+    pull.startedAt === null && !isDose && last !== null && Math.abs(last) > STILL_GRAMS && pull.seen.length > 10;
   // One try for each cup: a scale that shakes is not tared again and again.
   const cup = isWaiting ? `${scale?.id} ${Math.round(last / 5)}` : null;
   useEffect(() => {

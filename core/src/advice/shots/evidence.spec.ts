@@ -72,6 +72,8 @@ describe('what a practised eye reads from the run', () => {
     expect(evidenceOf([spurting, spurting])).toMatchObject({ spoilt: 'channels', spoiltInARow: 2 });
     const harsh = everydayShot({ taste: { balance: -1.5, dryness: 2 } });
     expect(evidenceOf([harsh]).spoilt).toBe('muddled');
+    // Somebody looked, and there was no channel.
+    expect(evidenceOf([{ ...harsh, seen: ['clean'] }]).spoilt).toBeNull();
     expect(evidenceOf([everydayShot({ taste: { balance: 1.5, dryness: 2 } })]).spoilt).toBeNull();
   });
 
