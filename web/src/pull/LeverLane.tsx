@@ -8,7 +8,8 @@ import type { PullSubject } from './subject';
 import { useSize } from './useSize';
 import type { PullHandle } from './usePull';
 
-const HEIGHT = 210;
+/** Once it is over, its figures need the room. */
+const HEIGHT = { pulled: 210, over: 140 };
 const MOST_BAR = 10;
 const BARS = [0, 2, 4, 6, 8, 10];
 /** A hand's pressure is told five times a second. */
@@ -18,6 +19,7 @@ const TOLD_EVERY_MS = 200;
 export function LeverLane({ handle, subject }: { handle: PullHandle; subject: PullSubject }) {
   const [{ width }, frame] = useSize();
   const { pull, trace, sinceStart, machine, ask, isRunning } = handle;
+  const height = handle.isOver ? HEIGHT.over : HEIGHT.pulled;
   const { settings, timeSeconds } = pull.plan;
   const landSeconds = trace?.landing?.timeSeconds.mean ?? (timeSeconds.min + timeSeconds.max) / 2;
   const flow = Math.max(trace?.flowGramsPerSecond ?? 0, settings.yieldGrams / landSeconds / 1.5);
@@ -26,9 +28,9 @@ export function LeverLane({ handle, subject }: { handle: PullHandle; subject: Pu
     easeSeconds: landSeconds - EASED_GRAMS / flow,
     landSeconds,
   });
-  const box = boxScale({ width, height: HEIGHT }, pull.plan, { seconds: sinceStart, grams: 0 });
+  const box = boxScale({ width, height }, pull.plan, { seconds: sinceStart, grams: 0 });
   const { x } = box;
-  const y = (bar: number): number => 12 + ((HEIGHT - 44) * (MOST_BAR - bar)) / MOST_BAR;
+  const y = (bar: number): number => 12 + ((height - 44) * (MOST_BAR - bar)) / MOST_BAR;
   const path = pressureOf(pull);
   const told = useRef(0);
   const canDrag = isRunning || pull.startedAt === null ? (machine?.capabilities.includes('lever') ?? false) : false;
@@ -36,7 +38,7 @@ export function LeverLane({ handle, subject }: { handle: PullHandle; subject: Pu
     if (!canDrag || event.buttons === 0 || event.timeStamp - told.current < TOLD_EVERY_MS) return;
     told.current = event.timeStamp;
     const { top } = event.currentTarget.getBoundingClientRect();
-    const bar = MOST_BAR - ((event.clientY - top - 12) * MOST_BAR) / (HEIGHT - 44);
+    const bar = MOST_BAR - ((event.clientY - top - 12) * MOST_BAR) / (height - 44);
     ask('lever', Math.min(MOST_BAR, Math.max(0, Math.round(10 * bar) / 10)));
   };
   const now = leverNow(handle);
@@ -44,7 +46,7 @@ export function LeverLane({ handle, subject }: { handle: PullHandle; subject: Pu
     <figure ref={frame} className={styles.lane}>
       <svg
         width={width}
-        height={HEIGHT}
+        height={height}
         role="img"
         aria-label={`Pressure against its plan: ${now.bar === null ? 'not measured' : `${plainNumber(now.bar, 1)} bar`}`}
         className={canDrag ? styles.draggable : ''}

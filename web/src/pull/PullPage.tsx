@@ -1,6 +1,6 @@
 import type { ShotLine } from '@olvet/core';
 import { Button } from 'antd';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   useGetBasketQuery,
@@ -48,7 +48,8 @@ function AtStation({ standing }: { standing: BoardStationView }) {
   const card = cards.find((each) => each.cardId === cardId);
   const [picture, setPicture] = useState<HTMLElement | null>(null);
   const [aside, setAside] = useState<HTMLElement | null>(null);
-  const [isFlying, setFlying] = useState(false);
+  const [isBegun, setBegun] = useState(false);
+  const begin = useCallback(() => setBegun(true), []);
   const [kept, forgetKept] = useKeptPull(station.id, noop);
   const subject = useSubject(standing, card, isCheck);
   const { save, isSaving, error } = useServiceShot(standing);
@@ -67,7 +68,7 @@ function AtStation({ standing }: { standing: BoardStationView }) {
       <header className={styles.head}>
         <h1>{coffeeName}</h1>
         <span className="quiet">{station.name}</span>
-        {!isFlying &&
+        {!isBegun &&
           cards.map((each) => (
             <ToggleChip
               key={each.cardId}
@@ -82,12 +83,6 @@ function AtStation({ standing }: { standing: BoardStationView }) {
         </ToggleChip>
       </header>
       <div className={styles.picture} ref={setPicture} />
-      {!isFlying && (
-        <p className={styles.before}>
-          Flush, knock out, wipe dry. Tare, grind, weigh, distribute, level tamp, clean rim; lock in gently and start at
-          once.
-        </p>
-      )}
       <div className={styles.aside} ref={setAside} />
       <div className={styles.bottom}>
         <ProblemAlert error={error} />
@@ -102,7 +97,7 @@ function AtStation({ standing }: { standing: BoardStationView }) {
             onShot={onShot}
             onBack={leave}
             onLost={(pullId) => void navigate(`/watch/${pullId}`)}
-            onPicture={setFlying}
+            onBegun={begin}
           />
         ) : (
           <Button loading type="text" aria-label="Loading" />

@@ -39,6 +39,10 @@ import { useHolding } from './useHolding';
 import { usePull, watchedOf, type PullHandle } from './usePull';
 import { useWakeLock } from './useWakeLock';
 
+/** The hands' part, in its order. */
+const BEFORE =
+  'Flush, knock out, wipe dry. Tare, grind, weigh, distribute, level tamp, clean rim; lock in gently and start at once.';
+
 /** What was watched of a shot, beside its line. */
 export type Watched = ReturnType<typeof watchedOf> & {
   unlevelledGrams: number | null;
@@ -61,6 +65,8 @@ export interface PullPanelProps {
   onLost: (pullId: string) => void;
   /** Told when the picture is needed, and when it is not any longer. */
   onPicture?: (isNeeded: boolean) => void;
+  /** Told once the shot has begun: what it is, is not chosen any more. */
+  onBegun?: () => void;
 }
 
 /**
@@ -77,6 +83,7 @@ export function PullPanel({
   onBack,
   onLost,
   onPicture,
+  onBegun,
 }: PullPanelProps) {
   const handle = usePull(subject, kept);
   useWakeLock();
@@ -124,8 +131,9 @@ export function PullPanel({
     panel.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   const isFlying = handle.isRunning || (handle.isOver && handle.pull.seen.length > 0);
-  /** A lever of the simulated bench is dragged in the picture: it is there before the shot. */
-  const isShown = isFlying || (subject.isLever && (handle.machine?.capabilities.includes('lever') ?? false));
+  const isDragged = subject.isLever && (handle.machine?.capabilities.includes('lever') ?? false);
+  /** Beside no run sheet there is room for it from the start; a lever of the simulated bench is dragged in it. */
+  const isShown = isFlying || subject.runId === null || isDragged;
   /** Beside the picture is room for what was seen. */
   const hasPictures = isShown && aside !== null && handle.isOver;
   const clock = <PullClock handle={handle} timerWords={TIMER_WORDS[subject.plan.timer]} />;
@@ -145,6 +153,10 @@ export function PullPanel({
     onPicture?.(isShown);
     return () => onPicture?.(false);
   }, [isShown, onPicture]);
+  const isBegun = handle.pull.startedAt !== null;
+  useEffect(() => {
+    if (isBegun) onBegun?.();
+  }, [isBegun, onBegun]);
   return (
     <div ref={panel} className={isShown && aside ? styles.flying : styles.panel}>
       <AskedFor holding={holding} />
@@ -152,7 +164,10 @@ export function PullPanel({
         isShown &&
         createPortal(
           <div className={styles.picture}>
-            <LandingBox handle={handle} earlier={subject.earlier} reference={subject.reference} />
+            {/* Before the shot a lever needs all the room there is. */}
+            {(isFlying || !subject.isLever) && (
+              <LandingBox handle={handle} earlier={subject.earlier} reference={subject.reference} />
+            )}
             {subject.isLever && <LeverLane handle={handle} subject={subject} />}
           </div>,
           picture,
@@ -161,6 +176,7 @@ export function PullPanel({
         createPortal(
           <>
             {clock}
+            {subject.runId === null && !isBegun && <p className={styles.before}>{BEFORE}</p>}
             {hasPictures && <SeenPictures seen={seen} onSeen={setSeen} />}
           </>,
           aside,
@@ -248,7 +264,7 @@ export function PullPanel({
 }
 
 function endsSoak({ machine }: PullHandle, { preBrew }: PullSubject): boolean {
-  return preBrew !== 'none' && (machine?.capabilities.includes('end-soak') ?? false);
+  return preBrew !== 'none' && preBrew !== 'lever' && (machine?.capabilities.includes('end-soak') ?? false);
 }
 
 function Aim({ subject }: { subject: PullSubject }) {

@@ -14,7 +14,15 @@ export function leverNow({ pull, trace, sinceStart }: Pick<PullHandle, 'pull' | 
 
 /** The rescue that is needed now; of a shot that is over, the first that was needed while it ran. */
 export function rescueOf(handle: Pick<PullHandle, 'pull' | 'trace' | 'sinceStart' | 'isOver'>): Rescue | null {
-  return handle.isOver ? firstRescue(handle.pull, handle) : rescueNow(leverNow(handle));
+  if (!handle.isOver) return rescueNow(leverNow(handle));
+  // What landed in its window asks for no other grind.
+  return isLanded(handle) ? null : firstRescue(handle.pull, handle);
+}
+
+function isLanded({ pull, trace }: Pick<PullHandle, 'pull' | 'trace'>): boolean {
+  const seconds = trace?.summary?.timeSeconds ?? null;
+  const { min, max } = pull.plan.timeSeconds;
+  return seconds !== null && seconds >= min && seconds <= max;
 }
 
 function firstRescue(pull: LivePull, { trace }: Pick<PullHandle, 'trace'>): Rescue | null {
