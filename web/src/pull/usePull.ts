@@ -6,7 +6,7 @@ import {
   type ShotKind,
   type TraceAnswer,
 } from '@olvet/core';
-import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import {
   useCommandDeviceMutation,
@@ -22,6 +22,7 @@ import { traceReader } from '../worker/traceReader';
 import { markAt, traceOf, type LivePull, type PullPlan } from './livePull';
 import { Recorder, type Snapshot } from './recorder';
 import { useFollowed } from './useFollowed';
+import { useTold } from './useTold';
 import { usePullDevices, type PullDevicesHere } from './usePullDevices';
 
 const TICK_MS = 100;
@@ -90,7 +91,7 @@ export function usePull(at: PullPlace, kept: LivePull | null = null): PullHandle
         },
       ),
   );
-  const { pull, trace, seconds: sinceStart } = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
+  const { pull, trace, seconds: sinceStart } = useTold(recorder);
   const devices = usePullDevices(at.stationId, pull.followed, pull.startedAt !== null);
   const { scale, machine } = devices;
   const scaleId = scale?.id ?? null;

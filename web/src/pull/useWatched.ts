@@ -1,9 +1,10 @@
-import { useEffect, useState, useSyncExternalStore } from 'react';
+import { useEffect, useState } from 'react';
 import { useListDevicesQuery, type PullView } from '../app/api';
 import { traceReader } from '../worker/traceReader';
 import type { LivePull } from './livePull';
 import { Recorder } from './recorder';
 import { useFollowed } from './useFollowed';
+import { useTold } from './useTold';
 
 const TICK_MS = 100;
 const epoch = (): number => performance.timeOrigin + performance.now();
@@ -24,7 +25,7 @@ export function useWatched(view: PullView) {
         },
       ),
   );
-  const snapshot = useSyncExternalStore(recorder.subscribe, recorder.snapshot);
+  const snapshot = useTold(recorder);
   const of = (kind: 'scale' | 'machine'): string | null =>
     devices?.items.find((device) => device.kind === kind && view.deviceIds.includes(device.id))?.id ?? null;
   const [scaleId, machineId] = [of('scale'), of('machine')];
