@@ -293,3 +293,4 @@ export {
   rescueNow,
 } from './lever';
 export { type Rose, roseOf } from './clockMap';
+export * from './drift/judge';

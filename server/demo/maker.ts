@@ -1,4 +1,4 @@
-import { createRandom, drawNormal, type Random } from '@olvet/core';
+import { createRandom, drawNormal, USUAL_FIRST_HOUR, type Random } from '@olvet/core';
 import dayjs from 'dayjs';
 import { v7 } from 'uuid';
 
@@ -77,10 +77,18 @@ export class HistoryMaker {
     return v7({ msecs: at.getTime(), random, seq: 0 });
   }
 
-  /** A day before now at some hour; today's hours are squeezed between midnight and now, so that "today" has shots. */
+  /** The shop's day some days before today's: before its first hour it is still yesterday. */
+  day(daysAgo: number): dayjs.Dayjs {
+    return dayjs(this.now).subtract(USUAL_FIRST_HOUR, 'hour').startOf('day').subtract(daysAgo, 'day');
+  }
+
+  /** A day before now at some hour; today's hours are squeezed between its first hour and now, so that "today" has shots. */
   at(daysAgo: number, share: number): Date {
-    const day = dayjs(this.now).startOf('day').subtract(daysAgo, 'day');
-    if (daysAgo > 0) return day.add(6.5 * 60 + share * 11 * 60, 'minute').toDate();
+    if (daysAgo > 0)
+      return this.day(daysAgo)
+        .add(6.5 * 60 + share * 11 * 60, 'minute')
+        .toDate();
+    const day = this.day(0).add(USUAL_FIRST_HOUR, 'hour');
     const since = dayjs(this.now).diff(day, 'second');
     const open = Math.min(since, 4 * 3600);
     return day.add(since - open + share * (open - 60), 'second').toDate();

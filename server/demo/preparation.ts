@@ -106,13 +106,13 @@ function addRestingCoffee(maker: HistoryMaker): void {
     arabicaPercent: 100,
     createdAt: arrivedAt,
   });
-  const roastedOn = dayjs(maker.now).subtract(5, 'day').format('YYYY-MM-DD');
+  const roastedOn = maker.day(5).format('YYYY-MM-DD');
   maker.add('bags', { coffeeId, roastedOn, weightGrams: 250, priceCents: 1450, createdAt: arrivedAt });
 }
 
 function addFrozenBag(maker: HistoryMaker): void {
   const coffeeId = rowNamed(maker, 'coffees', 'Heron Bank').id;
-  const day = (daysAgo: number): string => dayjs(maker.now).subtract(daysAgo, 'day').format('YYYY-MM-DD');
+  const day = (daysAgo: number): string => maker.day(daysAgo).format('YYYY-MM-DD');
   maker.add('bags', {
     coffeeId,
     roastedOn: day(40),
@@ -130,7 +130,7 @@ function addOpenings(maker: HistoryMaker): void {
     const yesterday = maker.at(1, 0);
     maker.add('openings', {
       stationId,
-      day: dayjs(maker.now).subtract(1, 'day').format('YYYY-MM-DD'),
+      day: maker.day(1).format('YYYY-MM-DD'),
       switchedOnAt: dayjs(yesterday).subtract(45, 'minute').toDate(),
       done: ['switched-on', 'flushed', 'cups-warm', 'hopper', 'check-shot'],
       roomC: 20.5,
@@ -140,7 +140,7 @@ function addOpenings(maker: HistoryMaker): void {
     const on = station.name === 'Small bar, decaf' ? null : dayjs(maker.now).subtract(28, 'minute').toDate();
     maker.add('openings', {
       stationId,
-      day: dayjs(maker.now).format('YYYY-MM-DD'),
+      day: maker.day(0).format('YYYY-MM-DD'),
       switchedOnAt: on,
       done: on ? ['switched-on', 'hopper'] : [],
       roomC: 19,

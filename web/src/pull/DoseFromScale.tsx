@@ -5,6 +5,8 @@ import type { PullHandle } from './usePull';
 /** Still for so long, ms, within so little, g, it is a weight and not a hand. */
 const STILL_MS = 1000;
 const STILL_GRAMS = 0.3;
+/** Nearer than this it is the dose that was taken already. */
+const SAME_GRAMS = 0.2;
 
 /** What lies on the scale before the shot, if that can be a dose: one tap takes it; a second one, after levelling, replaces it. */
 export function DoseFromScale({
@@ -18,7 +20,7 @@ export function DoseFromScale({
 }) {
   const grams = stillGrams(handle);
   if (grams === null || grams < LIMITS.doseGrams.min + 4 || grams > LIMITS.doseGrams.max) return null;
-  if (taken !== null && Math.abs(taken - grams) < 0.05) return null;
+  if (taken !== null && Math.abs(taken - grams) < SAME_GRAMS) return null;
   return (
     <Button onClick={() => onDose(grams)}>
       {taken === null ? 'On the scale' : 'Levelled'}: {plainNumber(grams, 1)} g

@@ -88,7 +88,7 @@ export const START_FROM = ['recipes', 'last-shots'] as const;
 export const HAND_CHECKS = ['too-coarse', 'near', 'too-fine'] as const;
 export type HandCheck = (typeof HAND_CHECKS)[number];
 
-const shotSchema = z.object({
+export const shotSchema = z.object({
   grind: maybe(-1e4, 1e4),
   doseGrams: maybeWithin(LIMITS.doseGrams),
   /** How long a timed grinder ran; stands in for a dose nobody weighed. */

@@ -1,0 +1,17 @@
+export {
+  DAY_ACTIONS,
+  DAY_EVENTS,
+  DAY_STATES,
+  SUSPECTS,
+  type DayAction,
+  type DayAnswer,
+  type DayEventKind,
+  type DayMove,
+  type DayReason,
+  type DayRequest,
+  type DayState,
+  type Suspect,
+  type ValidDayRequest,
+} from './contract';
+export { judgeDay, parseDayRequest, type ParsedDayRequest } from './judge';
+export { dayLine } from './line';
