@@ -1,5 +1,5 @@
 import { answerLine } from '../../core/src/advice/advise';
-import { traceLine } from '../../core/src/index';
+import { dayLine, traceLine } from '../../core/src/index';
 import { converse } from '../lib/converse';
 
 interface Verb {
@@ -41,6 +41,38 @@ export const VERBS: Record<string, Verb> = {
       events: [{ seconds: 0, kind: 'pump-on' }],
     },
     answer: traceLine,
+  },
+  day: {
+    what: 'how a station stands against its found time, and the small move that brings it back (docs/day.md)',
+    example: {
+      schema: 'olvet.day-request/1',
+      now: '2026-03-02T13:05:00Z',
+      card: { grind: 12, doseGrams: 18, yieldGrams: 36, timeSeconds: { mean: 29.6, sd: 1.2, shots: 14 } },
+      toleranceSeconds: 3,
+      grinder: {
+        ...{ min: 0, max: 40, step: 0.5, finer: 'lower', dosing: 'timed', purgeGrams: 12 },
+        logTimePerUnit: { mean: 0.07, sd: 0.02, shots: 60 },
+      },
+      limits: { unitsPerMove: 1, unitsPerDay: 3 },
+      shots: [
+        {
+          at: '2026-03-02T12:10:00Z',
+          grind: 12,
+          doseGrams: 18.1,
+          yieldGrams: 36.4,
+          timeSeconds: 33.6,
+          grindSeconds: 4.7,
+        },
+        { at: '2026-03-02T12:31:00Z', grind: 12, doseGrams: 18, yieldGrams: 36, timeSeconds: 34.2, grindSeconds: 4.7 },
+        { at: '2026-03-02T12:58:00Z', grind: 12, doseGrams: 18, yieldGrams: 35.8, timeSeconds: 34, grindSeconds: 4.7 },
+      ],
+      room: [
+        { at: '2026-03-02T08:00:00Z', celsius: 22, humidityPercent: 44 },
+        { at: '2026-03-02T12:00:00Z', celsius: 22.5, humidityPercent: 61 },
+      ],
+      events: [{ at: '2026-03-02T07:50:00Z', kind: 'bag-opened' }],
+    },
+    answer: dayLine,
   },
 };
 

@@ -2,22 +2,31 @@ import type { FreedShot } from './freed';
 import { NOISE } from './noise';
 
 /** The shift is believed on a grid of ln time, from −EDGE to EDGE. */
-const STEP = 0.0125;
-const EDGE = 0.6;
+const STEP = 0.015;
+const EDGE = 0.51;
 const CELLS = Math.round((2 * EDGE) / STEP) + 1;
-const AT = Float64Array.from({ length: CELLS }, (_, i) => i * STEP - EDGE);
+const AT = Array.from({ length: CELLS }, (_, i) => i * STEP - EDGE);
 
 /** What is believed of the hidden shift: weights over the grid that sum to one. */
-export type Shift = Float64Array;
+export type Shift = number[];
+
+/** Plain arrays of doubles: a typed one costs more to make than to fill. */
+const BLANK: Shift = Array.from({ length: CELLS }, () => 0.5);
+
+function blank(): Shift {
+  return BLANK.slice();
+}
 
 export function normalShift(mean: number, sd: number): Shift {
   const spread = Math.max(sd, STEP / 2);
-  return normalized(AT.map((u) => bell((u - mean) / spread)));
+  const to = blank();
+  for (let i = 0; i < CELLS; i += 1) to[i] = bell((AT[i]! - mean) / spread);
+  return normalized(to);
 }
 
 function normalized(weights: Shift): Shift {
   let sum = 0;
-  for (const weight of weights) sum += weight;
+  for (let i = 0; i < CELLS; i += 1) sum += weights[i]!;
   for (let i = 0; i < CELLS; i += 1) weights[i]! /= sum;
   return weights;
 }
@@ -57,6 +66,20 @@ export function beyond(shift: Shift, low: number, high: number): { below: number
   return { below, above };
 }
 
+/** The share of shots between two times that are to be expected, where pucks stray by `puckSd`. */
+export function shareBetween(shift: Shift, low: number, high: number, puckSd: number): number {
+  let sum = 0;
+  for (let i = 0; i < CELLS; i += 1) {
+    sum += shift[i]! * (cumulative((high - AT[i]!) / puckSd) - cumulative((low - AT[i]!) / puckSd));
+  }
+  return sum;
+}
+
+/** Standard normal distribution function, by the logistic one: within 0.01. */
+function cumulative(z: number): number {
+  return 1 / (1 + Math.exp(-1.702 * z));
+}
+
 function share(value: number): number {
   return Math.min(1, Math.max(0, value));
 }
@@ -65,8 +88,10 @@ function share(value: number): number {
 export function moved(shifts: readonly Shift[], by: number, sd: number): Shift[] {
   const kernel = kernelOf(by, sd);
   return shifts.map((shift) => {
-    const to = new Float64Array(CELLS);
-    for (const [j, weight] of kernel) {
+    const to = blank().fill(0);
+    for (let k = 0; k < kernel.weights.length; k += 1) {
+      const j = kernel.from + k;
+      const weight = kernel.weights[k]!;
       const end = Math.min(CELLS, CELLS - j);
       for (let i = Math.max(0, -j); i < end; i += 1) to[i + j]! += weight * shift[i]!;
     }
@@ -75,7 +100,7 @@ export function moved(shifts: readonly Shift[], by: number, sd: number): Shift[]
 }
 
 /** How much of a cell goes how many cells further. A spread finer than the grid is kept in its variance. */
-function kernelOf(by: number, sd: number): [cells: number, weight: number][] {
+function kernelOf(by: number, sd: number): { from: number; weights: number[] } {
   const cells = by / STEP;
   const whole = Math.round(cells);
   const spread = sd / STEP;
@@ -84,45 +109,48 @@ function kernelOf(by: number, sd: number): [cells: number, weight: number][] {
     const rest = cells - whole;
     const square = Math.min(1, spread ** 2 + rest ** 2);
     const [down, up] = [Math.max(0, (square - rest) / 2), Math.max(0, (square + rest) / 2)];
-    return [
-      [whole - 1, down],
-      [whole, 1 - down - up],
-      [whole + 1, up],
-    ];
+    return { from: whole - 1, weights: [down, 1 - down - up, up] };
   }
   const reach = Math.ceil(3.5 * spread);
-  return Array.from({ length: 2 * reach + 1 }, (_, i): [number, number] => [
-    whole - reach + i,
-    bell((whole - reach + i - cells) / spread),
-  ]);
+  const from = whole - reach;
+  return { from, weights: Array.from({ length: 2 * reach + 1 }, (_, i) => bell((from + i - cells) / spread)) };
 }
 
 /** With this probability it jumped, to somewhere around where it was. */
 export function jumped(shifts: readonly Shift[], probability: number, sd: number): Shift[] {
   const wide = normalShift(meanOf(shifts[0]!), sd);
-  return shifts.map((shift) => shift.map((weight, i) => (1 - probability) * weight + probability * wide[i]!));
+  return shifts.map((shift) => {
+    const to = blank();
+    for (let i = 0; i < CELLS; i += 1) to[i] = (1 - probability) * shift[i]! + probability * wide[i]!;
+    return to;
+  });
 }
 
 /** Standard normal density times √2π, from a table: hundreds of thousands are asked for in a day. */
-const TABLE_STEP = 0.005;
-const TABLE = Float64Array.from({ length: 1601 }, (_, i) => Math.exp(-0.5 * (i * TABLE_STEP) ** 2));
+const A_TABLE_UNIT = 200;
+const TABLE_LENGTH = 1200;
+const TABLE = Array.from({ length: TABLE_LENGTH }, (_, i) => Math.exp(-0.5 * (i / A_TABLE_UNIT) ** 2));
 
 function bell(z: number): number {
-  const at = Math.round(Math.abs(z) / TABLE_STEP);
-  return at < TABLE.length ? TABLE[at]! : 0;
+  const at = Math.floor(Math.abs(z) * A_TABLE_UNIT + 0.5);
+  return at < TABLE_LENGTH ? TABLE[at]! : 0;
 }
 
 /** What a shot says of every shift, for several spreads of the puck: now and then it is odd and says nearly nothing. */
 export function likelihoods(shot: FreedShot, puckSds: readonly number[]): Shift[] {
   const odd = NOISE.oddShare[shot.doubt];
-  const stray = AT.map((u) => (odd / NOISE.odd.sd) * bell((shot.log - u - NOISE.odd.mean) / NOISE.odd.sd));
-  const taste = shot.balance === null ? null : AT.map((u) => tasteLikelihood(shot.balance!, u));
+  const stray = blank();
+  const taste = blank().fill(1);
+  for (let i = 0; i < CELLS; i += 1) {
+    stray[i] = (odd / NOISE.odd.sd) * bell((shot.log - AT[i]! - NOISE.odd.mean) / NOISE.odd.sd);
+    if (shot.balance !== null) taste[i] = tasteLikelihood(shot.balance, AT[i]!);
+  }
   return puckSds.map((puckSd) => {
     const sd = Math.hypot(puckSd, shot.addedSd);
     const own = (1 - odd) / sd;
-    const said = new Float64Array(CELLS);
+    const said = blank();
     for (let i = 0; i < CELLS; i += 1) {
-      said[i] = (own * bell((shot.log - AT[i]!) / sd) + stray[i]!) * (taste ? taste[i]! : 1);
+      said[i] = (own * bell((shot.log - AT[i]!) / sd) + stray[i]!) * taste[i]!;
     }
     return said;
   });
@@ -149,16 +177,19 @@ export function oddness(shift: Shift, shot: FreedShot, puckSd: number): number {
 
 /** What was believed, after a shot; and how probable that shot was. */
 export function learned(shift: Shift, said: Shift): { shift: Shift; evidence: number } {
-  const product = shift.map((weight, i) => weight * said[i]!);
+  const product = blank();
   let evidence = 0;
-  for (const weight of product) evidence += weight;
+  for (let i = 0; i < CELLS; i += 1) {
+    product[i] = shift[i]! * said[i]!;
+    evidence += product[i]!;
+  }
   return { shift: normalized(product), evidence };
 }
 
 /** Several beliefs as one, each as far as it has been right. */
 export function blended(shifts: readonly Shift[], weights: readonly number[]): Shift {
   const sum = weights.reduce((total, weight) => total + weight, 0);
-  const blend = new Float64Array(CELLS);
+  const blend = blank().fill(0);
   for (const [j, shift] of shifts.entries()) {
     for (let i = 0; i < CELLS; i += 1) blend[i]! += (weights[j]! / sum) * shift[i]!;
   }

@@ -90,8 +90,7 @@ export function follow(request: ValidDayRequest): Followed {
       turns.push({ index, at: shot.at, units, before, expected });
     }
     grind = shot.grind;
-    const expectedNow = blended(shifts, weights);
-    lastOdd = oddness(expectedNow, shot, mean(spreads, weights));
+    if (index === shots.length - 1) lastOdd = oddness(blended(shifts, weights), shot, mean(spreads, weights));
     const said = likelihoods(shot, puckSds);
     const told = shifts.map((shift, j) => learned(shift, said[j]!));
     shifts = told.map(({ shift }) => shift);
@@ -181,7 +180,13 @@ function airChange({ room }: Around, from: number, to: number): { mean: number; 
 
 /** The newest reading by then. */
 export function airAt(room: Around['room'], at: number): Around['room'][number] | null {
-  return room.findLast((reading) => reading.at <= at) ?? null;
+  let [from, to] = [0, room.length];
+  while (from < to) {
+    const middle = (from + to) >> 1;
+    if (room[middle]!.at <= at) from = middle + 1;
+    else to = middle;
+  }
+  return room[from - 1] ?? null;
 }
 
 /** How surely the middle lies outside the tolerance around the standard, and on which side. */

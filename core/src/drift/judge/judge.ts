@@ -37,7 +37,12 @@ export function judgeDay(request: ValidDayRequest): DayAnswer {
   const sides = outside(followed, request);
   const side: 1 | -1 = sides.slow >= sides.fast ? 1 : -1;
   const chance = Math.max(sides.slow, sides.fast);
-  const isDrift = chance >= CRAFT.driftsFrom && isRun(followed, side);
+  const move = moveFor(request, followed);
+  const isWorth =
+    typeof move === 'string'
+      ? chance >= CRAFT.driftsFrom
+      : move.gain >= (chance >= CRAFT.movesFrom ? CRAFT.gainFrom : CRAFT.surelyFrom);
+  const isDrift = isWorth && isRun(followed, side);
   if (!isDrift) return { ...answer, ...standing(request, followed, chance) };
   const now = Date.parse(request.now);
   const suspects = suspectsOf(followed, side, now);
@@ -61,13 +66,13 @@ export function judgeDay(request: ValidDayRequest): DayAnswer {
       why: [...why, reason('did-not-help', { moves: CRAFT.unhelpedMoves })],
     };
   }
-  const move = moveFor(request, followed);
   if (move === 'limit') {
     const { left } = limitsOf(request, followed);
     return { ...drift, action: 'dial-in', move: null, why: [...why, reason('limit', { left })] };
   }
   if (move === 'no-step') return { ...drift, action: 'none', move: null, why: [...why, reason('no-step', {})] };
-  return { ...drift, action: 'move', move, why };
+  const { gain: _gain, ...turn } = move;
+  return { ...drift, action: 'move', move: turn, why };
 }
 
 /** Not a drift: on time, odd once, or not yet to be told. */
@@ -104,9 +109,12 @@ function isRun(followed: Followed, side: 1 | -1): boolean {
 }
 
 function runLength({ shots, turns, standard }: Followed, side: 1 | -1): number {
-  const since = shots.slice(turns.at(-1)?.index ?? 0).filter(({ doubt }) => doubt === 'none');
-  const broken = since.findLastIndex(({ log }) => side * (log - standard) <= 0);
-  return since.length - 1 - broken;
+  const clean = shots.map((shot, i) => ({ ...shot, i })).filter(({ doubt }) => doubt === 'none');
+  // As it would have run where the grind stands now: a turn does not end a run that it was too small for.
+  const turnedAfter = (at: number): number =>
+    turns.reduce((sum, { index, expected }) => (index > at ? sum + expected : sum), 0);
+  const broken = clean.findLastIndex(({ log, i }) => side * (log + turnedAfter(i) - standard) <= 0);
+  return clean.length - 1 - broken;
 }
 
 /** Moves of today that should have brought the time back and clearly brought less than half of it. */

@@ -1,7 +1,7 @@
 import { smallestTurn } from '../../brew/collar';
 import { roundTo } from '../../brew/snap';
 import type { DayMove, ValidDayRequest } from './contract';
-import { meanOf, moved, quantileOf, sdOf } from './filter';
+import { meanOf, moved, quantileOf, sdOf, shareBetween } from './filter';
 import { slopeOf, type Followed } from './follow';
 import { CRAFT } from './noise';
 
@@ -29,7 +29,7 @@ export function limitsOf(request: ValidDayRequest, { turns, todayFrom }: Pick<Fo
  * The turn, on the grinder's steps and within the limits, that brings the middle nearest to its standard; why there is none where no
  * step comes nearer, or the limits are used up.
  */
-export function moveFor(request: ValidDayRequest, followed: Followed): DayMove | Why {
+export function moveFor(request: ValidDayRequest, followed: Followed): (DayMove & { gain: number }) | Why {
   const { grinder, card } = request;
   const slope = slopeOf(request);
   const { turn, unitsPerMove, left } = limitsOf(request, followed);
@@ -44,12 +44,17 @@ export function moveFor(request: ValidDayRequest, followed: Followed): DayMove |
   const to = roundTo(from + finer * Math.sign(wanted) * turns * turn, 6);
   if (to < grinder.min || to > grinder.max) return 'no-step';
   const units = Math.sign(wanted) * turns * turn;
-  const [after] = moved([followed.shift], slope.mean * units, slope.sd * Math.abs(units)) as [Followed['shift']];
+  const turnedBy = (way: number): Followed['shift'] =>
+    moved([followed.shift], slope.mean * way, slope.sd * Math.abs(way))[0]!;
+  const after = turnedBy(units);
+  // Where the limit lets it go only part of the way, it is worth what the whole way is.
+  const whole = turnedBy(Math.sign(wanted) * Math.round(Math.abs(wanted) / turn) * turn);
   const seconds = (log: number): number => roundTo(card.timeSeconds.mean * Math.exp(log), 1);
   // A shot of its own: its puck strays besides.
   const spread = Math.hypot(followed.puckSd, sdOf(after));
   const middle = meanOf(after);
   return {
+    gain: within(request, followed, whole) - within(request, followed, followed.shift),
     grind: { from, to },
     grindSeconds: grindSecondsFor(request, followed, slope.mean * units),
     purgeGrams: grinder.purgeGrams ?? null,
@@ -59,6 +64,16 @@ export function moveFor(request: ValidDayRequest, followed: Followed): DayMove |
       p90: seconds(middle + 1.2816 * spread),
     },
   };
+}
+
+/** The share of shots within the tolerance that such a shift lets expect. */
+function within(
+  { card, toleranceSeconds }: ValidDayRequest,
+  { standard, puckSd }: Followed,
+  shift: Followed['shift'],
+): number {
+  const at = (by: number): number => standard + Math.log1p(by / card.timeSeconds.mean);
+  return shareBetween(shift, at(-toleranceSeconds), at(toleranceSeconds), puckSd);
 }
 
 /** Seconds that give the card's dose after the turn: by what they gave lately, and by how much quicker a coarser grind falls. */

@@ -6,13 +6,13 @@ import type { DayEventKind } from './contract';
  */
 export const NOISE = {
   /** A careful hand's puck (handbook: preparation alone moves time by about 5 %), and by which factors it may be another. */
-  puckSd: { usual: 0.055, least: 0.025, most: 0.12, factors: [0.65, 0.82, 1, 1.25, 1.55], logSd: 0.3 },
+  puckSd: { usual: 0.055, least: 0.025, most: 0.12, factors: [0.7, 0.9, 1.15, 1.5], logSd: 0.3 },
   /** So often a shot is odd: a channel, a slip; nearly surely one that is known to be spoilt. */
   oddShare: { none: 0.05, unpurged: 0.5, spoilt: 0.85 },
   /** An odd shot mostly runs fast. */
   odd: { mean: -0.06, sd: 0.25 },
   /** A slow drift: what it adds an hour, and from shot to shot. */
-  walk: { perHour: 0.018, perShot: 0.004 },
+  walk: { perHour: 0.03, perShot: 0.006 },
   /** A step out of the blue. */
   jump: { perShot: 0.01, sd: 0.14 },
   /** What an event may bring: how probably, and how much. */
@@ -35,8 +35,13 @@ export const NOISE = {
 
 /** When to act: tuned on `npm run bench:day`, against false moves. */
 export const CRAFT = {
-  /** As surely as this the middle lies outside the tolerance: a drift. */
+  /** As surely as this the middle lies outside the tolerance: a drift, also where no step of the grinder comes nearer. */
   driftsFrom: 0.62,
+  /** A move is worth it that brings so many more of the next shots inside the tolerance; */
+  gainFrom: 0.06,
+  /** where it is less than so sure that the middle lies outside, so many more. */
+  movesFrom: 0.25,
+  surelyFrom: 0.15,
   /** As surely as this it may: pull another before anybody touches anything. */
   checkFrom: 0.3,
   /** As surely as this the last shot was odd. */
