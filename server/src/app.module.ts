@@ -8,6 +8,7 @@ import { DoseWeighingsModule } from './weighings/doseWeighings.module';
 import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
+import { JudgingModule } from './judging/judging.module';
 import { CoffeeChangesModule } from './coffeeChanges/coffeeChanges.module';
 import { DevicesModule } from './devices/devices.module';
 import { LiveModule } from './live/live.module';
@@ -77,6 +78,7 @@ export class AppModule {
         PeopleModule,
         DayModule,
         CoffeeChangesModule,
+        JudgingModule,
         LiveModule,
         DevicesModule,
         PullsModule,

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { BoardController } from './board.controller';
 import { BoardService } from './board.service';
+import { JudgingModule } from '../judging/judging.module';
 
-@Module({ controllers: [BoardController], providers: [BoardService] })
+@Module({ imports: [JudgingModule], controllers: [BoardController], providers: [BoardService] })
 export class BoardModule {}

@@ -12,6 +12,7 @@ import {
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
+import { JudgeService, type Judgeable } from '../judging/judge.service';
 import { hoursOf, ShopService } from '../shop/shop.service';
 import { shown } from '../database/owned.model';
 import { Station } from '../stations/station.entity';
@@ -26,6 +27,8 @@ interface NamesRow {
   max: number;
   step: number;
   learnedSlope: LearnedSlope | null;
+  dosing: 'timed' | 'weighed';
+  purgeGrams: number;
   machineName: string;
   basketName: string;
   roastedOn: string | null;
@@ -57,6 +60,7 @@ export class BoardService {
     private readonly sequelize: Sequelize,
     private readonly shops: ShopService,
     private readonly clock: Clock,
+    private readonly judges: JudgeService,
   ) {}
 
   async read(shopId: string): Promise<BoardView> {
@@ -79,6 +83,7 @@ export class BoardService {
       this.usedSince(shopId, dayStart),
     ]);
     const namesOf = new Map(names.map((row) => [row.stationId, row]));
+    const judged = await this.judges.judge(shopId, judgeable(stations, namesOf, cards), dayStart);
     return {
       stations: stations.flatMap((station) => {
         const row = namesOf.get(station.id);
@@ -88,6 +93,7 @@ export class BoardService {
         const check = dueCheck(shop, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
         return {
           ...describe(station, row, own, { dayStart, today }),
+          day: judged.get(station.id) ?? null,
           check: shown(check),
           cards: cards.flatMap(({ stationId, ...card }) => (stationId === station.id ? [card] : [])),
         };
@@ -99,7 +105,7 @@ export class BoardService {
   private names(shopId: string, dayStart: Date): Promise<NamesRow[]> {
     return this.sequelize.query<NamesRow>(
       `SELECT s."id" AS "stationId", c."name" AS "coffeeName", g."name" AS "grinderName", g."finer",
-              g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope",
+              g."min"::float8, g."max"::float8, g."step"::float8, g."learnedSlope", g."dosing", g."purgeGrams",
               m."name" AS "machineName", b."name" AS "basketName", bag."roastedOn", bag."openedAt" AS "bagOpenedAt",
               run."id" AS "openRunId", card."id" AS "cardId", checked."pulledAt" AS "checkedAt",
               before."id" AS "beforeCoffeeId", before."name" AS "beforeCoffeeName"
@@ -188,12 +194,27 @@ export class BoardService {
   }
 }
 
+/** Each station by the card it poured by last, where that has a found time. */
+function judgeable(stations: Station[], names: Map<string, NamesRow>, cards: CardRow[]): Judgeable[] {
+  return stations.flatMap((station) => {
+    const row = names.get(station.id);
+    const card = cards.find(({ stationId }) => stationId === station.id);
+    if (!row || !card?.found) return [];
+    const { min, max, step, finer, dosing, purgeGrams, learnedSlope, bagOpenedAt } = row;
+    return {
+      ...{ stationId: station.id, grind: station.grind, bagOpenedAt },
+      card: { cardId: card.cardId, name: card.name, recipe: card.recipe, found: card.found },
+      grinder: { min, max, step, finer, dosing, purgeGrams, learnedSlope },
+    };
+  });
+}
+
 function describe(
   station: Station,
   names: NamesRow,
   shots: ShotRow[],
   { dayStart, today }: { dayStart: Date; today: string },
-): Omit<BoardStationView, 'check' | 'cards'> {
+): Omit<BoardStationView, 'check' | 'cards' | 'day'> {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
   const onClock = shots.filter((shot) => shot.timer === timer);

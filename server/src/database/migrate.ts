@@ -19,6 +19,7 @@ import * as runningTotals from '../../migrations/0011-running-totals';
 import * as trueRecords from '../../migrations/0012-true-records';
 import * as thePull from '../../migrations/0013-the-pull';
 import * as cardShot from '../../migrations/0014-card-shot';
+import * as theDay from '../../migrations/0015-the-day';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -36,6 +37,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0012-true-records': trueRecords,
   '0013-the-pull': thePull,
   '0014-card-shot': cardShot,
+  '0015-the-day': theDay,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -9,6 +9,7 @@ import { DoseWeighing } from '../weighings/doseWeighing.entity';
 import { FoundDose } from '../doses/foundDose.entity';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
+import { DayMove } from '../judging/dayMove.entity';
 import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
 import { Person } from '../people/person.entity';
 import { PersonPalate } from '../lessons/palate.entity';
@@ -47,6 +48,7 @@ export const MODELS = [
   Opening,
   Person,
   CoffeeChange,
+  DayMove,
   Device,
   Pull,
   ShotTrace,

@@ -17,6 +17,7 @@ const GROUPS: Record<string, string> = {
   CoffeeChanges: 'Another coffee in the hopper of a station',
   Coffees: 'Coffees of the shelf',
   Corrections: 'Rows stored before there was a rule that they break',
+  DayMoves: 'What was answered to a drift: a small turn, or to let it be',
   Day: 'The shots of one day at one station',
   Devices: 'Scales, machines, grinders and sensors that speak for themselves',
   Door: 'Letting in tablets of the shop’s own network',

@@ -30,6 +30,7 @@ export const addTagTypes = [
   "Day",
   "CoffeeChanges",
   "Proposals",
+  "DayMoves",
   "Devices",
   "Pulls",
 ] as const;
@@ -735,6 +736,34 @@ const injectedRtkApi = api
         }),
         providesTags: ["Proposals"],
       }),
+      listDayMoves: build.query<ListDayMovesApiResponse, ListDayMovesApiArg>({
+        query: (queryArg) => ({
+          url: `/api/day-moves`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["DayMoves"],
+      }),
+      getDayMove: build.query<GetDayMoveApiResponse, GetDayMoveApiArg>({
+        query: (queryArg) => ({ url: `/api/day-moves/${queryArg.id}` }),
+        providesTags: ["DayMoves"],
+      }),
+      putDayMove: build.mutation<PutDayMoveApiResponse, PutDayMoveApiArg>({
+        query: (queryArg) => ({
+          url: `/api/day-moves/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.dayMoveDto,
+        }),
+        invalidatesTags: ["DayMoves"],
+      }),
       commandDevice: build.mutation<
         CommandDeviceApiResponse,
         CommandDeviceApiArg
@@ -1283,6 +1312,27 @@ export type GetProposalApiResponse = /** status 200  */ ProposalView;
 export type GetProposalApiArg = {
   id: string;
   coffeeId: string;
+};
+export type ListDayMovesApiResponse = /** status 200  */ DayMovePage;
+export type ListDayMovesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetDayMoveApiResponse = /** status 200  */ DayMoveView;
+export type GetDayMoveApiArg = {
+  id: string;
+};
+export type PutDayMoveApiResponse = /** status 200  */ DayMoveView;
+export type PutDayMoveApiArg = {
+  id: string;
+  dayMoveDto: DayMoveDto;
 };
 export type CommandDeviceApiResponse = /** status 200  */ DeviceDoneView;
 export type CommandDeviceApiArg = {
@@ -2505,6 +2555,81 @@ export type BoardCardView = {
   /** Grams at every second of its own shot */
   reference: (number | null)[] | null;
 };
+export type DayShotView = {
+  id: string;
+  pulledAt: string;
+  timeSeconds: number;
+  kind: ShotKind;
+  /** A known fault: it counts for little */
+  isSpoilt: boolean;
+};
+export type DayEventKind =
+  "bag-opened" | "hopper-filled" | "grind-changed" | "cleaned" | "machine-on";
+export type DayMarkView = {
+  at: string;
+  kind: DayEventKind;
+  /** Where the grinder stands from then on */
+  grind: number | null;
+};
+export type DayState =
+  "unknown" | "steady" | "odd-shot" | "drifting-fast" | "drifting-slow";
+export type DayAction = "none" | "check" | "move" | "dial-in";
+export type DayIntervalView = {
+  mean: number;
+  p10: number;
+  p90: number;
+};
+export type DayTurnView = {
+  from: number;
+  to: number;
+};
+export type ProposedMoveView = {
+  grind: DayTurnView;
+  grindSeconds: number | null;
+  purgeGrams: number | null;
+  expectSeconds: DayIntervalView;
+};
+export type Suspect =
+  "bag" | "hopper" | "cleaned" | "humidity" | "warmth" | "grinder";
+export type DayAnswered = "turned" | "left";
+export type DayMoveView = {
+  stationId: string;
+  at: string;
+  answer: DayAnswered;
+  /** Where the grinder stands from now on; for a turn */
+  toGrind?: number | null;
+  /** What a timed grinder is to run from now on */
+  grindSeconds?: number | null;
+  why?: string | null;
+  /** Set when the grinder was turned back */
+  undoneAt?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  /** Where the grinder stood */
+  fromGrind: number | null;
+};
+export type JudgedDayView = {
+  cardName: string;
+  foundSeconds: number;
+  toleranceSeconds: number;
+  /** Of today, by this card, oldest first */
+  shots: DayShotView[];
+  marks: DayMarkView[];
+  state: DayState;
+  action: DayAction;
+  shiftSeconds: DayIntervalView;
+  move: ProposedMoveView | (null | null);
+  suspects: Suspect[];
+  why: string[];
+  /** What was answered last today */
+  lastMove: DayMoveView | (null | null);
+  /** Shots since that answer */
+  shotsSince: number;
+};
 export type CheckReason = "opening" | "hour" | "new-bag";
 export type DueCheckView = {
   dueAt: string;
@@ -2536,6 +2661,8 @@ export type BoardStationView = {
   /** The coffee that stood here before */
   beforeCoffeeId: string | null;
   beforeCoffeeName: string | null;
+  /** null where no card has a found time yet */
+  day: JudgedDayView | (null | null);
   /** By the shop’s rule; null: no more today */
   check: DueCheckView | (null | null);
   /** The last check shot today */
@@ -3035,6 +3162,26 @@ export type ProposalView = {
   /** The bag in use, or the next one on the shelf */
   bagId: string | null;
 };
+export type DayMovePage = {
+  items: DayMoveView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type DayMoveDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  at: string;
+  answer: DayAnswered;
+  /** Where the grinder stands from now on; for a turn */
+  toGrind?: number | null;
+  /** What a timed grinder is to run from now on */
+  grindSeconds?: number | null;
+  why?: string | null;
+  /** Set when the grinder was turned back */
+  undoneAt?: string | null;
+};
 export type DeviceDoneView = {
   ok: boolean;
   /** Why not, in words */
@@ -3256,6 +3403,9 @@ export const {
   useGetCoffeeChangeQuery,
   usePutCoffeeChangeMutation,
   useGetProposalQuery,
+  useListDayMovesQuery,
+  useGetDayMoveQuery,
+  usePutDayMoveMutation,
   useCommandDeviceMutation,
   useGetRecentReportsQuery,
   useListDevicesQuery,

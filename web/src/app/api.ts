@@ -74,6 +74,12 @@ export const api = generatedApi.enhanceEndpoints({
         ...(['Stations', 'Bags'] as const).map(rows),
       ],
     ),
+    listDayMoves: aList('DayMoves'),
+    getDayMove: aRow('DayMoves'),
+    putDayMove: theWriteOf('DayMoves', ({ dayMoveDto: { stationId } }: { dayMoveDto: { stationId: string } }) => [
+      { type: 'Stations', id: stationId },
+      rows('Stations'),
+    ]),
     listDevices: aList('Devices'),
     getDevice: aRow('Devices'),
     putDevice: theWriteOf('Devices'),
@@ -89,9 +95,9 @@ export const api = generatedApi.enhanceEndpoints({
     getCard: aRow('Cards'),
 
     getBoard: {
-      providesTags: (['Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders', 'Machines'] as const).map(
-        rows,
-      ),
+      providesTags: (
+        ['Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders', 'Machines', 'DayMoves'] as const
+      ).map(rows),
     },
     getSheet: {
       providesTags: (sheet, _error, { id }) => [

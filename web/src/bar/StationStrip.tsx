@@ -13,9 +13,10 @@ import { useShopHours } from '../parts/useShopHours';
 import { AnotherCoffee } from './AnotherCoffee';
 import { BackTo } from './BackTo';
 import { ShotEntry } from './ShotEntry';
+import { AnswerDrift, LastAnswer } from './DayMove';
 import { checkInWords, standingOf } from './standing';
 import styles from './StationStrip.module.css';
-import { TimeStrip } from './TimeStrip';
+import { StationTimes } from './StationTimes';
 import { useOpenRun } from './useOpenRun';
 
 /** What is open under a strip. */
@@ -30,8 +31,8 @@ export interface StationStripProps {
 
 /** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
 export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
-  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, shots, check } = standing;
-  const { doseGrams, yieldGrams, temperatureC, timeSeconds } = station.target;
+  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, check, day } = standing;
+  const { doseGrams, yieldGrams, temperatureC } = station.target;
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
   const methods = useMethods();
@@ -76,7 +77,7 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
         <span className="numeral">{station.grind == null ? '–' : plainNumber(station.grind)}</span>
         <span className="quiet small">grind</span>
       </div>
-      <TimeStrip shots={shots} windowSeconds={timeSeconds} />
+      <StationTimes standing={standing} />
       <div className={styles.state}>
         <p className={`numeral ${styles.title} ${side ? outcomeClass(side) : ''}`}>
           {side && <OutcomeMark side={side} size={22} />} {title}
@@ -85,7 +86,9 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
           {detail} {check && checkInWords(check, hours)}
         </p>
         <OpenPull stationId={station.id} />
+        {!openRunId && day?.lastMove && <LastAnswer move={day.lastMove} shotsSince={day.shotsSince} />}
         <UndoSaved place={station.id} />
+        {!openRunId && urgent && day?.action === 'move' && <AnswerDrift standing={standing} day={day} />}
         <ProblemAlert error={error} />
         <div className={styles.actions}>
           {openRunId ? (
@@ -93,7 +96,11 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
               Go on
             </Button>
           ) : (
-            <Button type={urgent ? 'primary' : 'default'} loading={opening} onClick={() => void open(standing, start)}>
+            <Button
+              type={urgent && day?.action !== 'move' ? 'primary' : 'default'}
+              loading={opening}
+              onClick={() => void open(standing, start)}
+            >
               Dial in{start !== null && ` at ${plainNumber(start.grind)}`}
             </Button>
           )}

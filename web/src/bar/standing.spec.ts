@@ -16,6 +16,7 @@ const standing = (state: BoardStationView['state'], times: number[] = []): Board
   cardId: null,
   cards: [],
   check: null,
+  day: null,
   checkedAt: null,
   beforeCoffeeId: null,
   beforeCoffeeName: null,

@@ -1,6 +1,9 @@
 import { clockTimeOf, middleOfLast, plainNumber, type ShopHours } from '@olvet/core';
-import type { BoardStationView, DueCheckView } from '../app/api';
+import type { BoardStationView, DueCheckView, JudgedDayView } from '../app/api';
 import type { Side } from '../parts/Outcome';
+
+/** Let be for a reason, a drift is not asked about again before so many shots have shown how it goes on. */
+const LEFT_FOR_SHOTS = 3;
 
 export interface Standing {
   title: string;
@@ -12,7 +15,8 @@ export interface Standing {
 }
 
 /** A station's state in words. */
-export function standingOf({ state, station, shots }: BoardStationView): Standing {
+export function standingOf({ state, station, shots, day }: BoardStationView): Standing {
+  if (day && state !== 'dialling-in') return judgedStanding(day);
   const { min, max } = station.target.timeSeconds;
   const middle = middleOfLast(shots.flatMap((shot) => (shot.timeSeconds == null ? [] : [shot.timeSeconds])));
   switch (state) {
@@ -37,6 +41,21 @@ export function standingOf({ state, station, shots }: BoardStationView): Standin
     case 'unknown':
       return { title: 'Not pulled today', detail: '', side: null, urgent: false };
   }
+}
+
+const JUDGED: Record<JudgedDayView['state'], Omit<Standing, 'detail' | 'urgent'>> = {
+  unknown: { title: 'Not pulled today', side: null },
+  steady: { title: 'Steady', side: 'on' },
+  'odd-shot': { title: 'One odd shot', side: null },
+  'drifting-fast': { title: 'Drifting fast', side: 'low' },
+  'drifting-slow': { title: 'Drifting slow', side: 'high' },
+};
+
+/** Against the time its card was found at. Let be for a reason, a drift waits a few shots. */
+function judgedStanding({ state, action, why, lastMove, shotsSince }: JudgedDayView): Standing {
+  const isLeft = lastMove?.answer === 'left' && shotsSince < LEFT_FOR_SHOTS;
+  const detail = state === 'unknown' ? '' : why.join(' ');
+  return { ...JUDGED[state], detail, urgent: (action === 'move' || action === 'dial-in') && !isLeft };
 }
 
 /** When the next check shot is due, or why it is due now. */

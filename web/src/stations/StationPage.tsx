@@ -11,7 +11,7 @@ import {
 } from '../app/api';
 import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
-import { TimeStrip } from '../bar/TimeStrip';
+import { StationTimes } from '../bar/StationTimes';
 import { ShotForm } from '../dialin/ShotForm';
 import { ANY_BASKET } from '../dialin/useDoubts';
 import { day as dayInWords } from '../parts/format';
@@ -80,7 +80,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </Button>
         </div>
       </header>
-      {day === today && <TimeStrip shots={standing.shots} windowSeconds={station.target.timeSeconds} />}
+      {day === today && <StationTimes standing={standing} />}
       <UndoSaved place={station.id} />
       {entering === 'shot' && <ShotEntry standing={standing} onDone={() => setEntering(null)} />}
       {entering === 'paste' && <PasteShots standing={standing} onDone={() => setEntering(null)} />}

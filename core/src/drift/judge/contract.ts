@@ -97,6 +97,9 @@ export interface DayReason {
   text: string;
 }
 
+/** At first; a shop may set another. */
+export const USUAL_TOLERANCE_SECONDS = 3;
+
 export const DAY_REASONS = [
   'no-shots',
   'on-time',
@@ -106,6 +109,7 @@ export const DAY_REASONS = [
   'dose-creeps',
   'suspects',
   'turned',
+  'just-turned',
   'no-step',
   'limit',
   'did-not-help',

@@ -3,6 +3,7 @@ export {
   DAY_EVENTS,
   DAY_STATES,
   SUSPECTS,
+  USUAL_TOLERANCE_SECONDS,
   type DayAction,
   type DayAnswer,
   type DayEventKind,

@@ -34,6 +34,10 @@ export function judgeDay(request: ValidDayRequest): DayAnswer {
   if (followed.shots.length === followed.todayFrom) {
     return { ...answer, ...nothing, state: 'unknown', checkAt: request.now, why: [reason('no-shots', {})] };
   }
+  if (isJustTurned(followed)) {
+    const waits = { state: 'steady' as const, action: 'check' as const, checkAt: request.now };
+    return { ...answer, ...nothing, ...waits, why: [reason('just-turned', {})] };
+  }
   const sides = outside(followed, request);
   const side: 1 | -1 = sides.slow >= sides.fast ? 1 : -1;
   const chance = Math.max(sides.slow, sides.fast);
@@ -73,6 +77,12 @@ export function judgeDay(request: ValidDayRequest): DayAnswer {
   if (move === 'no-step') return { ...drift, action: 'none', move: null, why: [...why, reason('no-step', {})] };
   const { gain: _gain, ...turn } = move;
   return { ...drift, action: 'move', move: turn, why };
+}
+
+/** A turn that no shot has shown yet: what came before says nothing of it. */
+function isJustTurned({ shots, around }: Followed): boolean {
+  const last = shots.at(-1)!.at;
+  return around.events.some(({ at, kind }) => kind === 'grind-changed' && at > last);
 }
 
 /** Not a drift: on time, odd once, or not yet to be told. */

@@ -1,0 +1,64 @@
+import { clockTimeOf, plainNumber } from '@olvet/core';
+import type { JudgedDayView } from '../app/api';
+import { OutcomeMark, sideOf } from '../parts/Outcome';
+import { useShopHours } from '../parts/useShopHours';
+import styles from './DayStrip.module.css';
+import { hoursOfDay, type HourScale } from './hoursOfDay';
+
+/** Every shot of today against the time its card was found at, by the hour; what happened at the station stands between them. */
+export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
+  const hours = useShopHours();
+  const { shots, marks, foundSeconds, toleranceSeconds } = day;
+  const [least, most] = [foundSeconds - toleranceSeconds, foundSeconds + toleranceSeconds];
+  const low = Math.min(least - 3, ...shots.map(({ timeSeconds }) => timeSeconds - 1));
+  const high = Math.max(most + 3, ...shots.map(({ timeSeconds }) => timeSeconds + 1));
+  const up = (seconds: number): number => (100 * (seconds - low)) / (high - low);
+  const scale = hoursOfDay([...shots.map(({ pulledAt }) => Date.parse(pulledAt)), now], hours);
+  return (
+    <figure className={styles.day}>
+      <div className={styles.strip} role="img" aria-label={inWords(day)}>
+        <div className={styles.band} style={{ bottom: `${up(least)}%`, height: `${up(most) - up(least)}%` }} />
+        <div className={styles.found} style={{ bottom: `${up(foundSeconds)}%` }} />
+        {[most, least].map((edge) => (
+          <span key={edge} className={styles.edge} style={{ bottom: `${up(edge)}%` }}>
+            {plainNumber(edge, 1)}
+          </span>
+        ))}
+        {marks.map(({ at, kind, grind }) => (
+          <span key={`${kind} ${at}`} className={styles.mark} style={{ left: `${scale.x(Date.parse(at))}%` }}>
+            {kind === 'bag-opened' ? 'bag' : grind === null ? '' : `to ${plainNumber(grind)}`}
+          </span>
+        ))}
+        {shots.map(({ id, timeSeconds, pulledAt, kind, isSpoilt }) => (
+          <span
+            key={id}
+            className={`${styles.dot} ${kind === 'check' ? styles.check : ''} ${isSpoilt ? styles.spoilt : ''}`}
+            title={`${plainNumber(timeSeconds, 1)} s at ${clockTimeOf(new Date(pulledAt), hours)}`}
+            style={{ left: `${scale.x(Date.parse(pulledAt))}%`, bottom: `${up(timeSeconds)}%` }}
+          >
+            <OutcomeMark side={sideOf(timeSeconds, least, most)} size={11} />
+          </span>
+        ))}
+      </div>
+      <Hours scale={scale} />
+    </figure>
+  );
+}
+
+function Hours({ scale }: { scale: HourScale }) {
+  return (
+    <div className={styles.hours} aria-hidden>
+      {scale.hours.map(({ at, word }) => (
+        <span key={at} style={{ left: `${scale.x(at)}%` }}>
+          {word}
+        </span>
+      ))}
+    </div>
+  );
+}
+
+function inWords({ shots, foundSeconds, toleranceSeconds }: JudgedDayView): string {
+  const within = shots.filter(({ timeSeconds }) => Math.abs(timeSeconds - foundSeconds) <= toleranceSeconds).length;
+  const found = `${plainNumber(foundSeconds, 1)} s`;
+  return `Today’s shots against ${found}: ${within} of ${shots.length} within ${plainNumber(toleranceSeconds)} s.`;
+}
