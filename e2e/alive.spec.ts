@@ -231,3 +231,29 @@ test('two tablets watch one shot; the second takes it over after asking', async 
     })
     .toBe(before.length + 1);
 });
+
+test('a drift is seen, answered with one tap, and the next shot confirms it', async ({ page, request }) => {
+  await page.goto(house.url);
+  const strip = page.getByRole('listitem').filter({ hasText: 'Heron Bank' });
+  await expect(strip.getByText('Drifting fast')).toBeVisible();
+  const stands = async (): Promise<number> => {
+    const board = (await (await request.get(`${house.url}/api/board`)).json()) as {
+      stations: { coffeeName: string; station: { grind: number } }[];
+    };
+    return board.stations.find(({ coffeeName }) => coffeeName === 'Heron Bank')!.station.grind;
+  };
+  const before = await stands();
+  await strip.getByRole('button', { name: /^Finer/ }).click();
+  await expect(strip.getByText('Turned', { exact: true })).toBeVisible();
+  expect(await stands()).toBeLessThan(before);
+  await strip.getByRole('button', { name: 'Turn back' }).click();
+  await expect(strip.getByText('Drifting fast')).toBeVisible();
+  expect(await stands()).toBe(before);
+  await strip.getByRole('button', { name: /^Finer/ }).click();
+  await strip.getByRole('button', { name: 'Shot at Right bar' }).click();
+  const entry = page.getByRole('form', { name: 'Shot at Right bar' });
+  await entry.getByRole('button', { name: '30', exact: true }).click();
+  await entry.getByRole('button', { name: /as planned$/ }).click();
+  await entry.getByRole('button', { name: /^(Save|Save, no check)$/ }).click();
+  await expect(strip.getByText('Steady', { exact: true })).toBeVisible();
+});

@@ -9,7 +9,7 @@ describe('the hours of a day’s strip', () => {
     const { x, hours } = hoursOfDay([at('07:10'), at('18:40')], shop);
     expect(x(at('07:10'))).toBeGreaterThan(0);
     expect(x(at('18:40'))).toBeLessThan(100);
-    expect(hours.length).toBeLessThanOrEqual(7);
+    expect(hours.length).toBeLessThanOrEqual(5);
     expect(hours[0]!.word).toBe('07:00');
   });
 

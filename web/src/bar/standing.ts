@@ -53,6 +53,8 @@ const JUDGED: Record<JudgedDayView['state'], Omit<Standing, 'detail' | 'urgent'>
 
 /** Against the time its card was found at. Let be for a reason, a drift waits a few shots. */
 function judgedStanding({ state, action, why, lastMove, shotsSince }: JudgedDayView): Standing {
+  const isTurned = lastMove?.answer === 'turned' && shotsSince === 0;
+  if (isTurned) return { title: 'Turned', detail: why.join(' '), side: null, urgent: false };
   const isLeft = lastMove?.answer === 'left' && shotsSince < LEFT_FOR_SHOTS;
   const detail = state === 'unknown' ? '' : why.join(' ');
   return { ...JUDGED[state], detail, urgent: (action === 'move' || action === 'dial-in') && !isLeft };

@@ -117,6 +117,13 @@ describe('a station through its day', () => {
     expect(judge([...around(30, 20), ...around(34.5, 8)], { grinder: coarse }).move).toBeNull();
   });
 
+  it('moves by what the tolerance is worth where nobody set limits', () => {
+    const stepless = { min: 0, max: 12, step: 0, finer: 'lower' as const, logTimePerUnit: { mean: 0.22, sd: 0.03 } };
+    const { move } = judge([...around(30, 20), ...around(23, 6)], { limits: null, grinder: stepless });
+    // 10 % of the time at 22 % a unit.
+    expect(move!.grind.from - move!.grind.to).toBeCloseTo(0.45, 2);
+  });
+
   it('names bag, hopper and air only where they fit in time and direction', () => {
     const shots = [...around(30, 20), ...around(35, 5)];
     const air = (from: number, to: number): DayRequest['room'] =>

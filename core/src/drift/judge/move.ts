@@ -16,10 +16,14 @@ export type Why = 'no-step' | 'limit';
 
 /** What a person allows, and what of it is left today, in units. */
 export function limitsOf(request: ValidDayRequest, { turns, todayFrom }: Pick<Followed, 'turns' | 'todayFrom'>) {
-  const turn = smallestTurn(request.grinder, slopeOf(request).mean);
+  const slope = slopeOf(request).mean;
+  const turn = smallestTurn(request.grinder, slope);
+  // Nobody set limits: a hand moves by what the tolerance is worth, at least by a turn that tells.
+  const worth = Math.log1p(request.toleranceSeconds / request.card.timeSeconds.mean) / slope;
+  const usual = Math.max(1, Math.round(worth / turn)) * turn;
   const { unitsPerMove, unitsPerDay } = request.limits ?? {
-    unitsPerMove: turn,
-    unitsPerDay: CRAFT.usualTurnsPerDay * turn,
+    unitsPerMove: usual,
+    unitsPerDay: CRAFT.usualMovesPerDay * usual,
   };
   const used = turns.filter(({ index }) => index >= todayFrom).reduce((sum, { units }) => sum + Math.abs(units), 0);
   return { turn, unitsPerMove, left: Math.max(0, unitsPerDay - used) };

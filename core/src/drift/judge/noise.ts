@@ -54,6 +54,6 @@ export const CRAFT = {
   unhelpedMoves: 2,
   /** A dose that crept by as much, g, and by as many spreads, at unchanged seconds. */
   doseCreep: { grams: 0.3, spreads: 2.5, shots: 4 },
-  /** Nobody set limits: one turn that tells, and six of them a day. */
-  usualTurnsPerDay: 6,
+  /** Nobody set limits: so many usual moves a day. */
+  usualMovesPerDay: 6,
 } as const;
