@@ -232,7 +232,7 @@ test('two tablets watch one shot; the second takes it over after asking', async 
     .toBe(before.length + 1);
 });
 
-test('a drift is seen, answered with one tap, and the next shot confirms it', async ({ page, request }) => {
+test('a drift is seen, answered with one tap, and the next shot confirms it', async ({ page, request, browser }) => {
   await page.goto(house.url);
   const strip = page.getByRole('listitem').filter({ hasText: 'Heron Bank' });
   await expect(strip.getByText('Drifting fast')).toBeVisible();
@@ -243,8 +243,14 @@ test('a drift is seen, answered with one tap, and the next shot confirms it', as
     return board.stations.find(({ coffeeName }) => coffeeName === 'Heron Bank')!.station.grind;
   };
   const before = await stands();
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(house.url);
+  const there = other.getByRole('listitem').filter({ hasText: 'Heron Bank' });
+  await expect(there.getByText('Drifting fast')).toBeVisible();
   await strip.getByRole('button', { name: /^Finer/ }).click();
   await expect(strip.getByText('Turned', { exact: true })).toBeVisible();
+  // The other tablet hears of it through the stream.
+  await expect(there.getByText('Turned', { exact: true })).toBeVisible({ timeout: 2000 });
   expect(await stands()).toBeLessThan(before);
   await strip.getByRole('button', { name: 'Turn back' }).click();
   await expect(strip.getByText('Drifting fast')).toBeVisible();

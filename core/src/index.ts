@@ -274,6 +274,7 @@ export {
   Intake,
   KINDS_OF_DEVICE,
   type LiveEvent,
+  type RowKind,
   LONGEST_LINE,
   readDeviceLine,
   readOlvetLine,

@@ -1,4 +1,4 @@
-export type { LiveEvent } from './live';
+export type { LiveEvent, RowKind } from './live';
 export { Intake, MOST_PER_SECOND, type Taken } from './intake';
 export {
   DEVICE_COMMANDS,

@@ -1,5 +1,9 @@
 import type { DeviceReport } from './messages';
 
+/** Rows that pages show beside each other. */
+export type RowKind =
+  'Bags' | 'Cards' | 'CoffeeChanges' | 'Coffees' | 'DayMoves' | 'Grinders' | 'Openings' | 'Runs' | 'Shots' | 'Stations';
+
 /** What the event stream tells every page of a shop. */
 export type LiveEvent =
   /** What a device sent, in its order. `session` changes when its clock begins again. */
@@ -8,5 +12,7 @@ export type LiveEvent =
   | { kind: 'device'; deviceId: string }
   /** A shot that is being pulled was begun, changed, handed over or ended. */
   | { kind: 'pull'; pullId: string; stationId: string }
+  /** A row was written, on this tablet or another. */
+  | { kind: 'row'; type: RowKind; id: string }
   /** Nothing has happened; the line is alive. */
   | { kind: 'beat' };

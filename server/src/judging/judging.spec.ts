@@ -1,4 +1,6 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import { v7 } from 'uuid';
+import { LiveService } from '../live/live.service';
 import { cardBody, furnish, RECIPE, shotBody, testHouse, type Furnished } from '../testing/testHouse';
 
 /** Monday noon at a shop whose clock is UTC. */
@@ -45,6 +47,19 @@ async function served(tag: string, times: readonly number[]): Promise<Furnished>
 }
 
 describe('a station through its day', () => {
+  it('tells every page of each row that is written', async () => {
+    const heard: object[] = [];
+    const listening = house.app.get(LiveService).events.subscribe(({ event }) => heard.push(event));
+    const ids = await served('told', [30]);
+    const id = v7();
+    await move(ids, id, { toGrind: 12 }).expect(200);
+    await sleep(300);
+    listening.unsubscribe();
+    expect(heard).toContainEqual({ kind: 'row', type: 'DayMoves', id });
+    expect(heard).toContainEqual({ kind: 'row', type: 'Stations', id: ids.stationId });
+    expect(heard.filter((event) => (event as { type?: string }).type === 'Shots').length).toBeGreaterThan(3);
+  });
+
   it('is judged against the time its card was found at', async () => {
     const steady = await judged(await served('steady', [30, 29.4, 31, 30.2, 29.9]));
     expect(steady.day).toMatchObject({ state: 'steady', action: 'none', foundSeconds: 30, move: null });

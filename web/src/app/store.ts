@@ -1,6 +1,7 @@
 import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
+import { rememberWrites } from '../live/ownWrites';
 import { api } from './api';
 import { justSavedReducer, keepJustSaved } from './justSavedSlice';
 import { saveSettings, settingsReducer } from './settingsSlice';
@@ -9,7 +10,7 @@ import { saveSettings, settingsReducer } from './settingsSlice';
 export function makeStore() {
   return configureStore({
     reducer: { [api.reducerPath]: api.reducer, settings: settingsReducer, justSaved: justSavedReducer },
-    middleware: (defaults) => defaults().concat(api.middleware),
+    middleware: (defaults) => defaults().concat(api.middleware, rememberWrites),
   });
 }
 

@@ -2,6 +2,7 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useGetBoardQuery, useGetShopQuery } from '../app/api';
+import { useIsLive } from '../live/useIsLive';
 import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
@@ -9,12 +10,14 @@ import { useNow } from '../parts/useNow';
 import styles from './BarPage.module.css';
 import { StationStrip, type StripPanel } from './StationStrip';
 
-const REFRESH_MS = 30_000;
+/** Where the stream is cut the board is asked again and again; where it is there, only for what time alone changes. */
+const REFRESH_MS = { cut: 30_000, live: 300_000 };
 
 /** How are we standing, what needs a hand now? */
 export function BarPage() {
+  const isLive = useIsLive();
   const { data: board, error } = useGetBoardQuery(undefined, {
-    pollingInterval: REFRESH_MS,
+    pollingInterval: isLive ? REFRESH_MS.live : REFRESH_MS.cut,
     refetchOnMountOrArgChange: true,
   });
   const { data: shop } = useGetShopQuery();

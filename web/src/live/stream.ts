@@ -16,6 +16,7 @@ class Stream {
   private heardAt = 0;
   private watch: ReturnType<typeof setInterval> | undefined;
   private isThere = false;
+  private readonly stateListeners = new Set<() => void>();
 
   /** Ends by the function it returns. */
   listen(listener: Listener, onBack?: BackListener): () => void {
@@ -29,20 +30,33 @@ class Stream {
     };
   }
 
+  /** For `useSyncExternalStore`: whether it is there now, and a word when that changes. */
+  isLive = (): boolean => this.isThere;
+  onState = (listener: () => void): (() => void) => {
+    this.stateListeners.add(listener);
+    return () => this.stateListeners.delete(listener);
+  };
+
+  private be(isThere: boolean): void {
+    if (this.isThere === isThere) return;
+    this.isThere = isThere;
+    for (const listener of this.stateListeners) listener();
+  }
+
   private open(): void {
     // Without one, as in a test without a browser, a page asks by itself as it always did.
     if (typeof EventSource === 'undefined') return;
     this.heardAt = performance.now();
     this.source = new EventSource('/api/live');
     this.source.onmessage = ({ data }: MessageEvent<string>) => this.hear(JSON.parse(data) as LiveEvent);
-    this.source.onerror = () => (this.isThere = false);
+    this.source.onerror = () => this.be(false);
     this.watch ??= setInterval(() => this.look(), AGAIN_MS);
   }
 
   private hear(event: LiveEvent): void {
     this.heardAt = performance.now();
     if (!this.isThere) {
-      this.isThere = true;
+      this.be(true);
       for (const back of this.backListeners) back();
     }
     for (const listener of this.listeners) listener(event);
@@ -50,7 +64,7 @@ class Stream {
 
   private look(): void {
     if (performance.now() - this.heardAt < SILENT_MS) return;
-    this.isThere = false;
+    this.be(false);
     this.source?.close();
     this.open();
   }
@@ -60,7 +74,7 @@ class Stream {
     this.watch = undefined;
     this.source?.close();
     this.source = null;
-    this.isThere = false;
+    this.be(false);
   }
 }
 

@@ -1,21 +1,57 @@
+import type { LiveEvent } from '@olvet/core';
 import { useEffect } from 'react';
 import { api } from '../app/api';
 import { rows } from '../app/cacheTags';
 import { useAppDispatch } from '../app/store';
+import { isOwnWrite } from './ownWrites';
 import { stream } from './stream';
+
+/** Several rows are often written at once: they are read again together, well within a second. */
+const GATHER_MS = 150;
+/** What may have been written while the stream was away. */
+const MISSED = [
+  ...(['Bags', 'Cards', 'CoffeeChanges', 'Coffees', 'DayMoves', 'Devices'] as const),
+  ...(['Grinders', 'Openings', 'Pulls', 'Runs', 'Shots', 'Stations'] as const),
+];
+
+type Told = Parameters<typeof rows>[0];
 
 /** What the event stream says of a row makes a page read it again; after a break it reads all of these. */
 export function useLive(): void {
   const dispatch = useAppDispatch();
   useEffect(() => {
-    const read = (type: 'Devices' | 'Pulls', id: string): void =>
-      void dispatch(api.util.invalidateTags([{ type, id }, rows(type)]));
-    return stream.listen(
+    let waiting: { type: Told; id: string }[] = [];
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const read = (type: Told, id: string): void => {
+      waiting.push({ type, id }, rows(type));
+      timer ??= setTimeout(() => {
+        dispatch(api.util.invalidateTags(waiting));
+        [waiting, timer] = [[], undefined];
+      }, GATHER_MS);
+    };
+    const ended = stream.listen(
       (event) => {
-        if (event.kind === 'device') read('Devices', event.deviceId);
-        if (event.kind === 'pull') read('Pulls', event.pullId);
+        const row = rowOf(event);
+        if (row) read(row.type, row.id);
       },
-      () => void dispatch(api.util.invalidateTags(['Devices', 'Pulls'])),
+      () => void dispatch(api.util.invalidateTags(MISSED)),
     );
+    return () => {
+      clearTimeout(timer);
+      ended();
+    };
   }, [dispatch]);
+}
+
+function rowOf(event: LiveEvent): { type: Told; id: string } | null {
+  switch (event.kind) {
+    case 'device':
+      return { type: 'Devices', id: event.deviceId };
+    case 'pull':
+      return { type: 'Pulls', id: event.pullId };
+    case 'row':
+      return isOwnWrite(event.id) ? null : { type: event.type, id: event.id };
+    default:
+      return null;
+  }
 }

@@ -1,0 +1,23 @@
+import { isFulfilled, type Middleware } from '@reduxjs/toolkit';
+
+/** What this page wrote itself it has read again already: the stream tells of it within so long. */
+const TOLD_WITHIN_MS = 3000;
+
+const written = new Map<string, number>();
+
+/** Remembers the rows that this page writes. */
+export const rememberWrites: Middleware = () => (next) => (action) => {
+  if (isFulfilled(action)) {
+    const { arg } = action.meta as { arg?: { type?: string; originalArgs?: { id?: unknown } } };
+    const id = arg?.type === 'mutation' ? arg.originalArgs?.id : undefined;
+    if (typeof id === 'string') written.set(id, performance.now());
+  }
+  return next(action);
+};
+
+/** Whether this page wrote that row a moment ago. */
+export function isOwnWrite(id: string): boolean {
+  const now = performance.now();
+  for (const [each, at] of written) if (now - at > TOLD_WITHIN_MS) written.delete(each);
+  return written.has(id);
+}
