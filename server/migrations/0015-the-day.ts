@@ -6,19 +6,18 @@ const OWNED = `"shopId" uuid NOT NULL REFERENCES shops ("id") ON DELETE CASCADE,
     "createdAt" timestamptz NOT NULL DEFAULT now(), "updatedAt" timestamptz NOT NULL DEFAULT now(),
     PRIMARY KEY ("shopId", "id")`;
 
-/** Tables whose rows every page of the shop hears of once they are written, by the kind its cache knows them by. */
+/**
+ * Tables whose rows every page of the shop hears of once they are written, by the kind its cache knows them by. What people
+ * edit in forms for minutes is not among them: a form that follows would overwrite what its author never saw.
+ */
 const TOLD: Record<string, RowKind> = {
-  bags: 'Bags',
   cards: 'Cards',
   card_versions: 'Cards',
   coffee_changes: 'CoffeeChanges',
-  coffees: 'Coffees',
   day_moves: 'DayMoves',
-  grinders: 'Grinders',
   openings: 'Openings',
   runs: 'Runs',
   shots: 'Shots',
-  stations: 'Stations',
 };
 /** The row that a page shows where another one is written. */
 const OF: Record<string, string> = { card_versions: 'cardId' };

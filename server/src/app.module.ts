@@ -8,6 +8,7 @@ import { DoseWeighingsModule } from './weighings/doseWeighings.module';
 import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
+import { RoomModule } from './room/room.module';
 import { JudgingModule } from './judging/judging.module';
 import { CoffeeChangesModule } from './coffeeChanges/coffeeChanges.module';
 import { DevicesModule } from './devices/devices.module';
@@ -79,6 +80,7 @@ export class AppModule {
         DayModule,
         CoffeeChangesModule,
         JudgingModule,
+        RoomModule,
         LiveModule,
         DevicesModule,
         PullsModule,

@@ -28,6 +28,9 @@ export const LIMITS = {
   /** Of a pre-brew valve in thirty seconds. */
   valveGrams: { min: 0, max: 500 },
   unlevelledGrams: { min: 0, max: 100 },
+  /** Of a room somebody stands in. */
+  roomC: { min: -20, max: 60 },
+  humidityPercent: { min: 0, max: 100 },
   windowSeconds: { min: 5, max: 120 },
   /** What a hopper holds at most. */
   thrownGrams: { min: 0, max: 5000 },

@@ -1,8 +1,7 @@
 import type { DeviceReport } from './messages';
 
 /** Rows that pages show beside each other. */
-export type RowKind =
-  'Bags' | 'Cards' | 'CoffeeChanges' | 'Coffees' | 'DayMoves' | 'Grinders' | 'Openings' | 'Runs' | 'Shots' | 'Stations';
+export type RowKind = 'Cards' | 'CoffeeChanges' | 'DayMoves' | 'Openings' | 'RoomReadings' | 'Runs' | 'Shots';
 
 /** What the event stream tells every page of a shop. */
 export type LiveEvent =

@@ -9,6 +9,7 @@ import { DoseWeighing } from '../weighings/doseWeighing.entity';
 import { FoundDose } from '../doses/foundDose.entity';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
+import { RoomReading } from '../room/roomReading.entity';
 import { DayMove } from '../judging/dayMove.entity';
 import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
 import { Person } from '../people/person.entity';
@@ -49,6 +50,7 @@ export const MODELS = [
   Person,
   CoffeeChange,
   DayMove,
+  RoomReading,
   Device,
   Pull,
   ShotTrace,

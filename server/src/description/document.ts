@@ -32,6 +32,7 @@ const GROUPS: Record<string, string> = {
   People: 'Who works here, by first name',
   Proposals: 'How a station would begin with another coffee',
   Pulls: 'Shots while they are pulled',
+  RoomReadings: 'The air of the room, typed in or told by a sensor',
   Runs: 'Dial-ins, and the sheet each of them shows',
   Setup: 'A station with all it needs, in one write',
   Shelf: 'Stock, wear, and who tasted how much',

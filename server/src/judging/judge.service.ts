@@ -15,7 +15,8 @@ import type { RecipeDto } from '../cards/card.dto';
 import { shown } from '../database/owned.model';
 import { Opening } from '../openings/opening.entity';
 import { DayMove } from './dayMove.entity';
-import type { DayMarkView, JudgedDayView } from './judged.dto';
+import { RoomReading } from '../room/roomReading.entity';
+import type { DayAirView, DayMarkView, JudgedDayView } from './judged.dto';
 
 /** What is judged of a station: the card it pours by, and the grinder that pours it. */
 export interface Judgeable {
@@ -57,6 +58,7 @@ interface ShotRow {
 /** A station is judged by what it poured since the day before; more shots than this say no more. */
 const LOOKS_BACK_MS = 30 * 3600_000;
 const MOST_SHOTS = 300;
+const MOST_READINGS = 500;
 
 /** How stations stand against the times their cards were found at. */
 @Injectable()
@@ -72,7 +74,7 @@ export class JudgeService {
     const now = this.clock.now();
     const since = new Date(now.getTime() - LOOKS_BACK_MS);
     const ids = stations.map(({ stationId }) => stationId);
-    const [shots, moves, openings] = await Promise.all([
+    const [shots, moves, openings, readings] = await Promise.all([
       this.shots(shopId, ids, since),
       DayMove.findAll({
         where: { shopId, stationId: ids, at: { [Op.gte]: dayStart } },
@@ -82,12 +84,17 @@ export class JudgeService {
         where: { shopId, stationId: ids, createdAt: { [Op.gte]: since } },
         order: [['createdAt', 'ASC']],
       }),
+      RoomReading.findAll({ where: { shopId, at: { [Op.gte]: since } }, order: [['at', 'ASC']], limit: MOST_READINGS }),
     ]);
     const of = <T extends { stationId: string }>(rows: T[], { stationId }: Judgeable): T[] =>
       rows.filter((row) => row.stationId === stationId);
     return new Map(
       stations.flatMap((station): [string, JudgedDayView][] => {
-        const parts = { shots: of(shots, station), moves: of(moves, station), openings: of(openings, station) };
+        const parts = {
+          shots: of(shots, station),
+          moves: of(moves, station),
+          air: airOf(of(openings, station), readings),
+        };
         const judged = judgeStation(station, parts, { now, dayStart });
         return judged ? [[station.stationId, judged]] : [];
       }),
@@ -116,12 +123,12 @@ export class JudgeService {
 interface Parts {
   shots: ShotRow[];
   moves: DayMove[];
-  openings: Opening[];
+  air: DayAirView[];
 }
 
 function judgeStation(
   { grind, card, grinder, bagOpenedAt }: Judgeable,
-  { shots, moves, openings }: Parts,
+  { shots, moves, air }: Parts,
   { now, dayStart }: { now: Date; dayStart: Date },
 ): JudgedDayView | null {
   const own = shots.filter(
@@ -148,11 +155,7 @@ function judgeStation(
       seen: shot.seen.map(({ sign }) => sign) as never,
       taste: shot.balance === null ? null : { balance: shot.balance },
     })),
-    room: openings.flatMap(({ createdAt, roomC, humidityPercent }) =>
-      roomC === null && humidityPercent === null
-        ? []
-        : [{ at: createdAt.toISOString(), celsius: roomC, humidityPercent }],
-    ),
+    room: air,
     events: marks.map(({ at, kind }) => ({ at, kind })),
   };
   const parsed = parseDayRequest(asked);
@@ -161,6 +164,7 @@ function judgeStation(
   const { state, action, shiftSeconds, move, suspects, why } = judgeDay(parsed.request);
   const lastMove = moves.findLast(({ undoneAt }) => undoneAt === null) ?? null;
   return {
+    air: air.filter(({ at }) => new Date(at) >= dayStart),
     ...{ state, action, shiftSeconds, move, suspects, marks },
     ...{ cardName: card.name, foundSeconds: found.seconds, toleranceSeconds: USUAL_TOLERANCE_SECONDS },
     why: why.map(({ text }) => text),
@@ -172,6 +176,19 @@ function judgeStation(
     lastMove: lastMove && (shown(lastMove.toJSON()) as unknown as JudgedDayView['lastMove']),
     shotsSince: lastMove ? own.filter(({ pulledAt }) => pulledAt > lastMove.at).length : 0,
   };
+}
+
+/** What was noted in the morning, and since; in its order. */
+function airOf(openings: readonly Opening[], readings: readonly RoomReading[]): DayAirView[] {
+  const mornings = openings.map(({ createdAt: at, roomC: celsius, humidityPercent }) => ({
+    at,
+    celsius,
+    humidityPercent,
+  }));
+  return [...mornings, ...readings]
+    .filter(({ celsius, humidityPercent }) => celsius !== null || humidityPercent !== null)
+    .map(({ at, celsius, humidityPercent }) => ({ at: at.toISOString(), celsius, humidityPercent }))
+    .sort((one, other) => (one.at < other.at ? -1 : 1));
 }
 
 /** Bag, and every turn of the grind, in their order; a turn that no shot has shown yet among them. */

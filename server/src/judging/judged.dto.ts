@@ -21,6 +21,12 @@ export class DayShotView {
   @ApiProperty({ description: 'A known fault: it counts for little' }) isSpoilt!: boolean;
 }
 
+export class DayAirView {
+  @ApiProperty({ format: 'date-time' }) at!: string;
+  @ApiProperty({ type: Number, nullable: true }) celsius!: number | null;
+  @ApiProperty({ type: Number, nullable: true }) humidityPercent!: number | null;
+}
+
 export class DayMarkView {
   @ApiProperty({ format: 'date-time' }) at!: string;
   @ApiProperty({ enum: DAY_EVENTS, enumName: 'DayEventKind' }) kind!: DayEventKind;
@@ -52,6 +58,7 @@ export class JudgedDayView {
   @ApiProperty() foundSeconds!: number;
   @ApiProperty() toleranceSeconds!: number;
   @ApiProperty({ type: [DayShotView], description: 'Of today, by this card, oldest first' }) shots!: DayShotView[];
+  @ApiProperty({ type: [DayAirView], description: 'Of the room today, oldest first' }) air!: DayAirView[];
   @ApiProperty({ type: [DayMarkView] }) marks!: DayMarkView[];
   @ApiProperty({ enum: DAY_STATES, enumName: 'DayState' }) state!: DayState;
   @ApiProperty({ enum: DAY_ACTIONS, enumName: 'DayAction' }) action!: DayAction;

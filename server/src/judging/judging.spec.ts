@@ -12,6 +12,8 @@ interface Judged {
   action: string;
   foundSeconds: number;
   shots: { timeSeconds: number; kind: string }[];
+  air: { humidityPercent: number | null }[];
+  suspects: string[];
   marks: { kind: string; grind: number | null }[];
   move: { grind: { from: number; to: number } } | null;
   why: string[];
@@ -56,7 +58,7 @@ describe('a station through its day', () => {
     await sleep(300);
     listening.unsubscribe();
     expect(heard).toContainEqual({ kind: 'row', type: 'DayMoves', id });
-    expect(heard).toContainEqual({ kind: 'row', type: 'Stations', id: ids.stationId });
+    expect(heard).toContainEqual({ kind: 'row', type: 'Runs', id: ids.runId });
     expect(heard.filter((event) => (event as { type?: string }).type === 'Shots').length).toBeGreaterThan(3);
   });
 
@@ -102,6 +104,20 @@ describe('a station through its day', () => {
     await pull(ids, 30.3, 1, { grind: to });
     const { day } = await judged(ids);
     expect(day).toMatchObject({ state: 'steady', move: null, shotsSince: 1 });
+  });
+
+  it('knows the air of the room, as it was typed in', async () => {
+    const ids = await served('damp', [30, 29.6, 30.3, 35.6, 35.1, 35.9, 35.4]);
+    const air = (minutesAgo: number, humidityPercent: number) =>
+      house.put(`room-readings/${v7()}`, { at: at(minutesAgo), humidityPercent });
+    await air(200, 44).expect(200);
+    await air(30, 60).expect(200);
+    const { day } = await judged(ids);
+    expect(day!.air.map(({ humidityPercent }) => humidityPercent)).toEqual([44, 60]);
+    expect(day).toMatchObject({ state: 'drifting-slow', suspects: ['humidity'] });
+    const nothing = await house.put(`room-readings/${v7()}`, { at: at(0) }).expect(422);
+    expect(pathsOf(nothing)).toEqual(['celsius']);
+    await house.put(`room-readings/${v7()}`, { at: at(0), humidityPercent: 140 }).expect(400);
   });
 
   it('keeps why it was let be, and what nobody can do', async () => {

@@ -1,5 +1,5 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { OPENING_STEPS, type OpeningStep } from '@olvet/core';
+import { LIMITS, OPENING_STEPS, type OpeningStep } from '@olvet/core';
 import { ChoiceListField, DayField, IdField, InstantField, NumberField } from '../common/fields';
 import { RevisionDto, RowView } from '../common/rows';
 
@@ -16,10 +16,10 @@ export class OpeningDto extends RevisionDto {
   @ChoiceListField({ of: OPENING_STEPS, name: 'OpeningStep', optional: true })
   done?: OpeningStep[] | null;
 
-  @NumberField({ min: -20, max: 60, optional: true, description: 'In the room, °C' })
+  @NumberField({ ...LIMITS.roomC, optional: true, description: 'In the room, °C' })
   roomC?: number | null;
 
-  @NumberField({ min: 0, max: 100, optional: true })
+  @NumberField({ ...LIMITS.humidityPercent, optional: true })
   humidityPercent?: number | null;
 }
 

@@ -31,6 +31,7 @@ export const addTagTypes = [
   "CoffeeChanges",
   "Proposals",
   "DayMoves",
+  "RoomReadings",
   "Devices",
   "Pulls",
 ] as const;
@@ -764,6 +765,43 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["DayMoves"],
       }),
+      listRoomReadings: build.query<
+        ListRoomReadingsApiResponse,
+        ListRoomReadingsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/room-readings`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["RoomReadings"],
+      }),
+      getRoomReading: build.query<
+        GetRoomReadingApiResponse,
+        GetRoomReadingApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/room-readings/${queryArg.id}` }),
+        providesTags: ["RoomReadings"],
+      }),
+      putRoomReading: build.mutation<
+        PutRoomReadingApiResponse,
+        PutRoomReadingApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/room-readings/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.roomReadingDto,
+        }),
+        invalidatesTags: ["RoomReadings"],
+      }),
       commandDevice: build.mutation<
         CommandDeviceApiResponse,
         CommandDeviceApiArg
@@ -1333,6 +1371,27 @@ export type PutDayMoveApiResponse = /** status 200  */ DayMoveView;
 export type PutDayMoveApiArg = {
   id: string;
   dayMoveDto: DayMoveDto;
+};
+export type ListRoomReadingsApiResponse = /** status 200  */ RoomReadingPage;
+export type ListRoomReadingsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetRoomReadingApiResponse = /** status 200  */ RoomReadingView;
+export type GetRoomReadingApiArg = {
+  id: string;
+};
+export type PutRoomReadingApiResponse = /** status 200  */ RoomReadingView;
+export type PutRoomReadingApiArg = {
+  id: string;
+  roomReadingDto: RoomReadingDto;
 };
 export type CommandDeviceApiResponse = /** status 200  */ DeviceDoneView;
 export type CommandDeviceApiArg = {
@@ -2563,6 +2622,11 @@ export type DayShotView = {
   /** A known fault: it counts for little */
   isSpoilt: boolean;
 };
+export type DayAirView = {
+  at: string;
+  celsius: number | null;
+  humidityPercent: number | null;
+};
 export type DayEventKind =
   "bag-opened" | "hopper-filled" | "grind-changed" | "cleaned" | "machine-on";
 export type DayMarkView = {
@@ -2618,6 +2682,8 @@ export type JudgedDayView = {
   toleranceSeconds: number;
   /** Of today, by this card, oldest first */
   shots: DayShotView[];
+  /** Of the room today, oldest first */
+  air: DayAirView[];
   marks: DayMarkView[];
   state: DayState;
   action: DayAction;
@@ -3182,6 +3248,34 @@ export type DayMoveDto = {
   /** Set when the grinder was turned back */
   undoneAt?: string | null;
 };
+export type RoomReadingView = {
+  at: string;
+  celsius?: number | null;
+  /** Relative */
+  humidityPercent?: number | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  /** The sensor; null where it was typed */
+  deviceId: string | null;
+};
+export type RoomReadingPage = {
+  items: RoomReadingView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type RoomReadingDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  at: string;
+  celsius?: number | null;
+  /** Relative */
+  humidityPercent?: number | null;
+};
 export type DeviceDoneView = {
   ok: boolean;
   /** Why not, in words */
@@ -3406,6 +3500,9 @@ export const {
   useListDayMovesQuery,
   useGetDayMoveQuery,
   usePutDayMoveMutation,
+  useListRoomReadingsQuery,
+  useGetRoomReadingQuery,
+  usePutRoomReadingMutation,
   useCommandDeviceMutation,
   useGetRecentReportsQuery,
   useListDevicesQuery,

@@ -74,6 +74,9 @@ export const api = generatedApi.enhanceEndpoints({
         ...(['Stations', 'Bags'] as const).map(rows),
       ],
     ),
+    listRoomReadings: aList('RoomReadings'),
+    getRoomReading: aRow('RoomReadings'),
+    putRoomReading: theWriteOf('RoomReadings'),
     listDayMoves: aList('DayMoves'),
     getDayMove: aRow('DayMoves'),
     putDayMove: theWriteOf('DayMoves', ({ dayMoveDto: { stationId } }: { dayMoveDto: { stationId: string } }) => [
@@ -96,7 +99,19 @@ export const api = generatedApi.enhanceEndpoints({
 
     getBoard: {
       providesTags: (
-        ['Stations', 'Shots', 'Runs', 'Cards', 'Coffees', 'Bags', 'Grinders', 'Machines', 'DayMoves'] as const
+        [
+          'Stations',
+          'Shots',
+          'Runs',
+          'Cards',
+          'Coffees',
+          'Bags',
+          'Grinders',
+          'Machines',
+          'DayMoves',
+          'RoomReadings',
+          'Openings',
+        ] as const
       ).map(rows),
     },
     getSheet: {

@@ -7,6 +7,7 @@ import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { useNow } from '../parts/useNow';
+import { AirNow } from './AirNow';
 import styles from './BarPage.module.css';
 import { StationStrip, type StripPanel } from './StationStrip';
 
@@ -48,6 +49,7 @@ export function BarPage() {
         </h1>
         <p className="quiet">{shop?.name}</p>
         <Link to="/opening">Opening list</Link>
+        <AirNow />
         <p className={styles.used}>
           <span className="numeral">{board.gramsToday} g</span>{' '}
           <span className="quiet">used today, {plural(board.shotsToday, 'shot')}</span>

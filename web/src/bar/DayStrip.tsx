@@ -2,6 +2,7 @@ import { clockTimeOf, plainNumber } from '@olvet/core';
 import type { JudgedDayView } from '../app/api';
 import { OutcomeMark, sideOf } from '../parts/Outcome';
 import { useShopHours } from '../parts/useShopHours';
+import { AirLine } from './AirLine';
 import styles from './DayStrip.module.css';
 import { hoursOfDay, type HourScale } from './hoursOfDay';
 
@@ -41,6 +42,7 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
         ))}
       </div>
       <Hours scale={scale} />
+      <AirLine air={day.air} scale={scale} />
     </figure>
   );
 }

@@ -251,7 +251,7 @@ describe('the run page', () => {
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
     // Another tablet has put the time right; the tap below fetches the sheet again.
-    const now = shotView('s1', { timeSeconds: 27, note: 'cold cup', versusLast: 'better', revision: 3 });
+    const now = shotView('s1', { timeSeconds: 27, versusLast: 'better', revision: 3 });
     sheet = { ...sheet, shots: [sheet.shots[0]!, now] };
     fireEvent.click(within(drawer).getByRole('button', { name: 'better' }));
     await waitFor(() => expect(within(drawer).getByLabelText('Time, s')).toHaveValue('27'));

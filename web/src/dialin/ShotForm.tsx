@@ -1,6 +1,6 @@
 import { CAUSE_WORDS, CAUSES, DOUBTED_FIGURES, shotLineInWords, SIGN_LABELS, SIGNS, TIMER_STARTS } from '@olvet/core';
 import { App, Button, Checkbox, Form, Input, Select } from 'antd';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { useGetShotHistoryQuery, usePutShotMutation, type SheetShotView, type ShotView } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { NumberInput } from '../parts/NumberInput';
@@ -47,21 +47,30 @@ export function ShotForm({
   const { modal } = App.useApp();
   const unit = useTemperatureUnit();
   const [putShot, { isLoading, error }] = usePutShotMutation();
+  /** As it stood when it was opened, or last refused: a figure that somebody else changed since is not overwritten unseen. */
+  const [opened, setOpened] = useState(shot);
   const { data: history } = useGetShotHistoryQuery({ id: shot.id });
   const askDoubts = useDoubts(sheet);
   const number = { className: styles.number } as const;
   // The taste below may change the shot meanwhile, too.
   useFollowing(form, fieldsOf(shot));
 
-  const write = async (change: Partial<ShotView>): Promise<void> => {
-    const done = await putShot({ id: shot.id, shotDto: storedShotDto(shot, change) });
+  const write = async (change: Partial<ShotView>, seen = shot): Promise<void> => {
+    const { revision } = seen;
+    const done = await putShot({ id: shot.id, shotDto: { ...storedShotDto(shot, change), revision } });
+    if ('error' in done) setOpened(shot);
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
     else onClose();
   };
   const save = async ({ signs, ...fields }: Fields): Promise<void> => {
     if ((await askDoubts(changedFigures(fields, shot), plannedOf(shot))) === 'to-correct') return;
     const seen = signs.map((sign) => shot.seen.find((mark) => mark.sign === sign) ?? { sign });
-    await write({ ...measuredAgain(fields, shot), cause: fields.cause ?? null, seen: seen as ShotView['seen'] });
+    const isOvertaken = (Object.keys(fields) as (keyof typeof fields)[]).some(
+      (field) =>
+        form.isFieldTouched(field) && JSON.stringify(fieldsOf(shot)[field]) !== JSON.stringify(fieldsOf(opened)[field]),
+    );
+    const change = { ...measuredAgain(fields, shot), cause: fields.cause ?? null, seen: seen as ShotView['seen'] };
+    await write(change, isOvertaken ? opened : shot);
   };
   const remove = (): void => {
     modal.confirm({

@@ -1,4 +1,4 @@
-import { isFulfilled, type Middleware } from '@reduxjs/toolkit';
+import { isFulfilled, isPending, type Middleware } from '@reduxjs/toolkit';
 
 /** What this page wrote itself it has read again already: the stream tells of it within so long. */
 const TOLD_WITHIN_MS = 3000;
@@ -7,7 +7,8 @@ const written = new Map<string, number>();
 
 /** Remembers the rows that this page writes. */
 export const rememberWrites: Middleware = () => (next) => (action) => {
-  if (isFulfilled(action)) {
+  // The stream may tell of it before the answer is there.
+  if (isPending(action) || isFulfilled(action)) {
     const { arg } = action.meta as { arg?: { type?: string; originalArgs?: { id?: unknown } } };
     const id = arg?.type === 'mutation' ? arg.originalArgs?.id : undefined;
     if (typeof id === 'string') written.set(id, performance.now());

@@ -11,7 +11,7 @@ const GATHER_MS = 150;
 /** What may have been written while the stream was away. */
 const MISSED = [
   ...(['Bags', 'Cards', 'CoffeeChanges', 'Coffees', 'DayMoves', 'Devices'] as const),
-  ...(['Grinders', 'Openings', 'Pulls', 'Runs', 'Shots', 'Stations'] as const),
+  ...(['Grinders', 'Openings', 'Pulls', 'RoomReadings', 'Runs', 'Shots', 'Stations'] as const),
 ];
 
 type Told = Parameters<typeof rows>[0];
@@ -23,9 +23,11 @@ export function useLive(): void {
     let waiting: { type: Told; id: string }[] = [];
     let timer: ReturnType<typeof setTimeout> | undefined;
     const read = (type: Told, id: string): void => {
-      waiting.push({ type, id }, rows(type));
+      waiting.push({ type, id });
       timer ??= setTimeout(() => {
-        dispatch(api.util.invalidateTags(waiting));
+        dispatch(
+          api.util.invalidateTags(waiting.filter(({ id }) => !isOwnWrite(id)).flatMap((row) => [row, rows(row.type)])),
+        );
         [waiting, timer] = [[], undefined];
       }, GATHER_MS);
     };
@@ -50,7 +52,7 @@ function rowOf(event: LiveEvent): { type: Told; id: string } | null {
     case 'pull':
       return { type: 'Pulls', id: event.pullId };
     case 'row':
-      return isOwnWrite(event.id) ? null : { type: event.type, id: event.id };
+      return { type: event.type, id: event.id };
     default:
       return null;
   }

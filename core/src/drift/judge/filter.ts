@@ -136,13 +136,16 @@ function bell(z: number): number {
   return at < TABLE_LENGTH ? TABLE[at]! : 0;
 }
 
+/** However far off a shot is, it is possible under every shift, and says nothing then. */
+const ANYTHING = 1e-6;
+
 /** What a shot says of every shift, for several spreads of the puck: now and then it is odd and says nearly nothing. */
 export function likelihoods(shot: FreedShot, puckSds: readonly number[]): Shift[] {
   const odd = NOISE.oddShare[shot.doubt];
   const stray = blank();
   const taste = blank().fill(1);
   for (let i = 0; i < CELLS; i += 1) {
-    stray[i] = (odd / NOISE.odd.sd) * bell((shot.log - AT[i]! - NOISE.odd.mean) / NOISE.odd.sd);
+    stray[i] = ANYTHING + (odd / NOISE.odd.sd) * bell((shot.log - AT[i]! - NOISE.odd.mean) / NOISE.odd.sd);
     if (shot.balance !== null) taste[i] = tasteLikelihood(shot.balance, AT[i]!);
   }
   return puckSds.map((puckSd) => {
@@ -166,7 +169,7 @@ function tasteLikelihood(balance: number, u: number): number {
 export function oddness(shift: Shift, shot: FreedShot, puckSd: number): number {
   const sd = Math.hypot(puckSd, shot.addedSd);
   const odd = NOISE.oddShare[shot.doubt];
-  let [own, stray] = [0, 1e-12];
+  let [own, stray] = [0, ANYTHING];
   for (let i = 0; i < CELLS; i += 1) {
     const off = shot.log - AT[i]!;
     own += shift[i]! * bell(off / sd) * ((1 - odd) / sd);

@@ -57,6 +57,13 @@ describe('a station through its day', () => {
     expect(judge([...around(30, 12), { ...around(30, 1)[0]!, timeSeconds: 22 }]).state).toBe('odd-shot');
   });
 
+  it.each([1, 600])('keeps its head whatever a clock says (%s s)', (timeSeconds) => {
+    const wild = judge([...around(30, 12), { ...around(30, 1)[0]!, timeSeconds }]);
+    expect(wild).toMatchObject({ state: 'odd-shot', action: 'check', move: null });
+    expect(Math.abs(wild.shiftSeconds.mean)).toBeLessThan(1.5);
+    expect(judge([{ ...around(30, 1)[0]!, timeSeconds }]).shiftSeconds.p90).not.toBeNaN();
+  });
+
   it.each([
     [35, 'drifting-slow', 1],
     [25.5, 'drifting-fast', -1],
