@@ -1,4 +1,4 @@
-import { isFulfilled, isPending, type Middleware } from '@reduxjs/toolkit';
+import { isPending, type Middleware } from '@reduxjs/toolkit';
 
 /** What this page wrote itself it has read again already: the stream tells of it within so long. */
 const TOLD_WITHIN_MS = 3000;
@@ -8,7 +8,7 @@ const written = new Map<string, number>();
 /** Remembers the rows that this page writes. */
 export const rememberWrites: Middleware = () => (next) => (action) => {
   // The stream may tell of it before the answer is there.
-  if (isPending(action) || isFulfilled(action)) {
+  if (isPending(action)) {
     const { arg } = action.meta as { arg?: { type?: string; originalArgs?: { id?: unknown } } };
     const id = arg?.type === 'mutation' ? arg.originalArgs?.id : undefined;
     if (typeof id === 'string') written.set(id, performance.now());
@@ -16,9 +16,9 @@ export const rememberWrites: Middleware = () => (next) => (action) => {
   return next(action);
 };
 
-/** Whether this page wrote that row a moment ago. */
-export function isOwnWrite(id: string): boolean {
+/** Whether this page wrote that row a moment ago. Each write answers for one word of the stream: the next one is another's. */
+export function takeOwnWrite(id: string): boolean {
   const now = performance.now();
   for (const [each, at] of written) if (now - at > TOLD_WITHIN_MS) written.delete(each);
-  return written.has(id);
+  return written.delete(id);
 }
