@@ -71,6 +71,22 @@ async function weighDose(page: Page, request: APIRequestContext): Promise<void> 
   await page.getByRole('button', { name: /^Levelled: 1[67]/ }).click();
 }
 
+/** A hand as quick on a busy machine as on any other: it presses in the page itself, the moment the words stand there. */
+async function stopAtCue(page: Page): Promise<void> {
+  await page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const look = (): void => {
+          const isSaid = [...document.querySelectorAll('p')].some(({ textContent }) => textContent === 'Stop now.');
+          if (!isSaid) return void requestAnimationFrame(look);
+          document.body.dispatchEvent(new KeyboardEvent('keydown', { key: ' ', bubbles: true }));
+          done();
+        };
+        look();
+      }),
+  );
+}
+
 test('a shot lived through: it flies, is marked, is stopped at the cue, and lands in the run sheet', async ({
   page,
   request,
@@ -87,12 +103,10 @@ test('a shot lived through: it flies, is marked, is stopped at the cue, and land
   const results = await new AxeBuilder({ page }).analyze();
   expect(results.violations.map(({ id }) => id)).toEqual([]);
   await page.getByRole('button', { name: 'Spurt at 2 o’clock' }).click();
-  await expect(page.getByText('Stop now.', { exact: true })).toBeVisible({ timeout: 60_000 });
-  await page.keyboard.press('Space');
+  await stopAtCue(page);
   await expect(page.getByLabel('Phases').getByText('fell after the stop')).toBeVisible();
   const read = Number(await page.getByLabel(/^yield/).inputValue());
-  // A hand on a busy machine is late; what the cue is worth is measured elsewhere.
-  expect(Math.abs(read - 36)).toBeLessThan(5);
+  expect(Math.abs(read - 36)).toBeLessThan(2);
   await page.getByRole('button', { name: 'thin, curling' }).click();
   // The cover was seen a little later than it was tapped: the arrow keys put it right.
   const cover = page.getByRole('slider', { name: 'covered, seconds' });
@@ -145,7 +159,7 @@ test('a shot survives a page that is loaded again, a server that is started agai
   await house.start();
   const stood = Number(await grams(page).textContent());
   await expect
-    .poll(async () => Number(await grams(page).textContent()), { timeout: 40_000 })
+    .poll(async () => Number(await grams(page).textContent()), { timeout: 20_000 })
     .toBeGreaterThan(stood + 1);
   await page.keyboard.press('Space');
   await page.waitForTimeout(4500);

@@ -3,7 +3,6 @@ import {
   buildAdviceRequest,
   combineCoffee,
   combineSlopes,
-  createRandom,
   dialInBudget,
   foundTime,
   lessonOf,
@@ -14,22 +13,19 @@ import {
   STEADY_BARISTA,
   type Advice,
   type BrewSettings,
-  tracedOf,
   type LearnedSlope,
   type Lesson,
-  type PulledShot,
   type PuckWorld,
   type Settings,
   type ShotKind,
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
-import { packTrace } from '../src/shots/packTrace';
 import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
 import { addPreparation } from './preparation';
-import { demoTrace } from './traces';
+import { keepTrace } from './traces';
 
 /** A new bag, and with it a dial-in, every so many days. */
 const BAG_DAYS = 14;
@@ -342,21 +338,11 @@ class StationHistory {
     };
     const shotId = this.maker.add('shots', shot);
     // What the scale of a dial-in said; in service nobody watched.
-    if (runId) this.keepTrace(shotId, pulled);
+    if (runId) keepTrace(this.maker, shotId, pulled);
     if (!tasted) return { ...shot, id: shotId, tastings: [] };
     const taste = notedBy(person, pulled.taste);
     this.maker.add('tastings', { shotId, person, changedBy: person, ...taste, createdAt: at });
     return { ...shot, id: shotId, tastings: [taste] };
-  }
-
-  private keepTrace(shotId: string, pulled: PulledShot): void {
-    const trace = demoTrace(pulled, createRandom(shotId));
-    this.maker.row('shots', shotId).traced = tracedOf(trace, 'pump-on');
-    this.maker.rows.shot_traces.push({
-      shotId,
-      body: packTrace(trace),
-      createdAt: this.maker.row('shots', shotId).pulledAt,
-    });
   }
 
   private keepCard(

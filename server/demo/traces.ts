@@ -1,4 +1,14 @@
-import { drawNormal, roundTo, type PulledShot, type Random, type StoredTrace } from '@olvet/core';
+import {
+  createRandom,
+  drawNormal,
+  roundTo,
+  tracedOf,
+  type PulledShot,
+  type Random,
+  type StoredTrace,
+} from '@olvet/core';
+import { packTrace } from '../src/shots/packTrace';
+import type { HistoryMaker } from './maker';
 
 /** A scale that speaks five times a second and settles by this spread, g. */
 const READ_EVERY_SECONDS = 0.2;
@@ -8,11 +18,16 @@ const DRIP = { grams: 1.1, sd: 0.25, fallSeconds: 0.6 };
 const AFTER_SECONDS = 7;
 const BEFORE_SECONDS = 1;
 
+/** Keeps the flight of a shot of the history, as a scale would have told it. */
+export function keepTrace(maker: HistoryMaker, shotId: string, pulled: PulledShot): void {
+  const shot = maker.row('shots', shotId);
+  const trace = demoTrace(pulled, createRandom(shotId));
+  shot.traced = tracedOf(trace, 'pump-on');
+  maker.rows.shot_traces.push({ shotId, body: packTrace(trace), createdAt: shot.pulledAt });
+}
+
 /** What scale and machine would have said of a simulated shot, from a second before the pump to the last drop. */
-export function demoTrace(
-  { puck, yieldGrams, pumpOnSeconds, firstDripSeconds }: PulledShot,
-  random: Random,
-): StoredTrace {
+function demoTrace({ puck, yieldGrams, pumpOnSeconds, firstDripSeconds }: PulledShot, random: Random): StoredTrace {
   const drip = Math.max(0.3, drawNormal(random, DRIP.grams, DRIP.sd));
   const share = (yieldGrams - drip) / Math.max(1, puck.trace.at(-1)?.grams ?? 1);
   // The simulated puck is watched from its first water; the pump of a machine that soaks begins with it, too.

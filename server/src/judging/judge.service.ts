@@ -5,7 +5,6 @@ import {
   USUAL_TOLERANCE_SECONDS,
   type DayRequest,
   type FoundTime,
-  type LearnedSlope,
   type ShotKind,
 } from '@olvet/core';
 import { Op, QueryTypes } from 'sequelize';
@@ -13,6 +12,7 @@ import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
 import type { RecipeDto } from '../cards/card.dto';
 import { shown } from '../database/owned.model';
+import type { Grinder } from '../grinders/grinder.entity';
 import { Opening } from '../openings/opening.entity';
 import { DayMove } from './dayMove.entity';
 import { RoomReading } from '../room/roomReading.entity';
@@ -23,15 +23,7 @@ export interface Judgeable {
   stationId: string;
   grind: number | null;
   card: { cardId: string; name: string; recipe: RecipeDto; found: FoundTime };
-  grinder: {
-    min: number;
-    max: number;
-    step: number;
-    finer: 'lower' | 'higher';
-    dosing: 'timed' | 'weighed';
-    purgeGrams: number;
-    learnedSlope: LearnedSlope | null;
-  };
+  grinder: Pick<Grinder, 'min' | 'max' | 'step' | 'finer' | 'dosing' | 'purgeGrams' | 'learnedSlope'>;
   /** Today's; what opened before is no news. */
   bagOpenedAt: Date | null;
 }
@@ -112,7 +104,7 @@ export class JudgeService {
          LEFT JOIN LATERAL (SELECT "balance" FROM tastings WHERE "shopId" = x."shopId" AND "shotId" = x."id"
                             AND "balance" IS NOT NULL LIMIT 1) t ON true
          WHERE x."shopId" = s."shopId" AND x."stationId" = s."id" AND x."pulledAt" >= :since
-           AND x."removedAt" IS NULL AND x."timeSeconds" IS NOT NULL AND x."coffeeId" IS NOT DISTINCT FROM s."coffeeId"
+           AND x."removedAt" IS NULL AND x."timeSeconds" IS NOT NULL AND x."hourKnown" AND x."coffeeId" IS NOT DISTINCT FROM s."coffeeId"
          ORDER BY x."pulledAt" DESC LIMIT ${MOST_SHOTS}) last
        WHERE s."shopId" = :shopId AND s."id" IN (:stationIds) ORDER BY last."pulledAt"`,
       { replacements: { shopId, stationIds, since }, type: QueryTypes.SELECT },

@@ -43,7 +43,7 @@ export function AnswerDrift({ standing, day }: { standing: BoardStationView; day
       {isLeaving ? (
         <div className={styles.actions} role="group" aria-label="Why it is let be">
           {REASONS.map((why) => (
-            <ToggleChip key={why} chosen={false} onToggle={() => void answer('left', why)}>
+            <ToggleChip key={why} chosen={false} disabled={isLoading} onToggle={() => void answer('left', why)}>
               {why}
             </ToggleChip>
           ))}

@@ -4,6 +4,7 @@ import { OutcomeMark, sideOf } from '../parts/Outcome';
 import { useShopHours } from '../parts/useShopHours';
 import { AirLine } from './AirLine';
 import styles from './DayStrip.module.css';
+import strip from './TimeStrip.module.css';
 import { hoursOfDay, type HourScale } from './hoursOfDay';
 
 /** Every shot of today against the time its card was found at, by the hour; what happened at the station stands between them. */
@@ -17,7 +18,7 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
   const scale = hoursOfDay([...shots.map(({ pulledAt }) => Date.parse(pulledAt)), now], hours);
   return (
     <figure className={styles.day}>
-      <div className={styles.strip} role="img" aria-label={inWords(day)}>
+      <div className={strip.strip} role="img" aria-label={inWords(day)}>
         <div className={styles.band} style={{ bottom: `${up(least)}%`, height: `${up(most) - up(least)}%` }} />
         <div className={styles.found} style={{ bottom: `${up(foundSeconds)}%` }} />
         {[most, least].map((edge) => (
@@ -33,7 +34,7 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
         {shots.map(({ id, timeSeconds, pulledAt, kind, isSpoilt }) => (
           <span
             key={id}
-            className={`${styles.dot} ${kind === 'check' ? styles.check : ''} ${isSpoilt ? styles.spoilt : ''}`}
+            className={`${strip.dot} ${kind === 'check' ? styles.check : ''} ${isSpoilt ? styles.spoilt : ''}`}
             title={`${plainNumber(timeSeconds, 1)} s at ${clockTimeOf(new Date(pulledAt), hours)}`}
             style={{ left: `${scale.x(Date.parse(pulledAt))}%`, bottom: `${up(timeSeconds)}%` }}
           >

@@ -1,7 +1,7 @@
 import { clockTimeOf, type ShopHours } from '@olvet/core';
 
 const HOUR_MS = 3600_000;
-/** A day that has just begun is drawn as long as this, and no hour stands nearer to the next than this share of it. */
+/** A day that has just begun is drawn as long as this; more words than so many run into each other on a phone. */
 const LEAST_HOURS = 6;
 const MOST_WORDS = 4;
 

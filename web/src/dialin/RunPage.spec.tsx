@@ -244,21 +244,24 @@ describe('the run page', () => {
     expect(within(drawer).getByLabelText('Time, s')).toHaveValue('900');
   });
 
-  it('corrects what stands now, also where the shot was changed while its correction was open', async () => {
+  it.each([
+    ['what stands now', {}, { timeSeconds: 27, versusLast: 'better', revision: 3 }],
+    ['no figure that was changed meanwhile, by the revision it was seen at', { note: 'cold cup' }, { revision: 1 }],
+  ])('corrects %s where another tablet changed the shot while its correction was open', async (_, change, sent) => {
     let sheet = sheetView(steady(2));
     const written = open(sheet, { '/api/runs/run/sheet': () => sheet });
     fireEvent.click(await screen.findByRole('button', { name: 'Shot 2' }));
     const drawer = await screen.findByRole('dialog');
     fireEvent.change(within(drawer).getByLabelText('Note'), { target: { value: 'stirred' } });
     // Another tablet has put the time right; the tap below fetches the sheet again.
-    const now = shotView('s1', { timeSeconds: 27, versusLast: 'better', revision: 3 });
+    const now = shotView('s1', { timeSeconds: 27, versusLast: 'better', revision: 3, ...change });
     sheet = { ...sheet, shots: [sheet.shots[0]!, now] };
     fireEvent.click(within(drawer).getByRole('button', { name: 'better' }));
     await waitFor(() => expect(within(drawer).getByLabelText('Time, s')).toHaveValue('27'));
     expect(within(drawer).getByLabelText('Note')).toHaveValue('stirred');
     fireEvent.click(within(drawer).getByRole('button', { name: 'Save correction' }));
     await waitFor(() => expect(written).toHaveLength(2));
-    expect(written[1]!.body).toMatchObject({ timeSeconds: 27, note: 'stirred', versusLast: 'better', revision: 3 });
+    expect(written[1]!.body).toMatchObject({ note: 'stirred', ...sent });
   });
 
   it('goes on where another tablet took out the shot that was being corrected', async () => {

@@ -35,6 +35,14 @@ describe('a shot that is saved', () => {
     expect(written.map(({ path }) => path)).toEqual(['/api/shots/b']);
   });
 
+  it('is sent once where what is kept is sent while it is on its way', async () => {
+    const { written } = fakeHouse({});
+    const saving = save('f');
+    while (!(await kept()).includes('f')) await Promise.resolve();
+    await Promise.all([makeStore().dispatch(sendKept()), saving]);
+    expect(written.map(({ path }) => path)).toEqual(['/api/shots/f']);
+  });
+
   it('is waited for only so long where a line hangs', async () => {
     global.fetch = jest.fn(() => new Promise<Response>(() => {}));
     const began = performance.now();

@@ -28,6 +28,8 @@ export function saveShot(id: string, shotDto: ShotDto): AppThunk<Promise<Saved>>
 
 /** One at a time: where a line hangs, every further request would hang behind it and leave no line for others. */
 let isSending = false;
+/** On their way just now: whoever sends what is kept leaves them to whoever began it. */
+const underway = new Set<string>();
 
 /** Sends what is kept, one after the other. What the server refuses stays, with its reason: nothing is lost in silence. */
 export function sendKept(): AppThunk<Promise<void>> {
@@ -36,7 +38,7 @@ export function sendKept(): AppThunk<Promise<void>> {
     isSending = true;
     try {
       for (const { id, shotDto, refused } of await ifItCan(() => tabletDb.shots.toArray(), [])) {
-        if (refused) continue;
+        if (refused || underway.has(id)) continue;
         if ((await dispatch(send(id, shotDto))).is === 'kept') return;
       }
     } finally {
@@ -47,7 +49,9 @@ export function sendKept(): AppThunk<Promise<void>> {
 
 function send(id: string, shotDto: ShotDto): AppThunk<Promise<Saved>> {
   return async (dispatch) => {
+    underway.add(id);
     const { error } = await dispatch(api.endpoints.putShot.initiate({ id, shotDto }, { track: false }));
+    underway.delete(id);
     if (error && isUnanswered(error)) return { is: 'kept' };
     if (error) {
       await ifItCan(() => tabletDb.shots.update(id, { refused: inWords(error) }), 0);

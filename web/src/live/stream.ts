@@ -16,6 +16,8 @@ class Stream {
   private heardAt = 0;
   private watch: ReturnType<typeof setInterval> | undefined;
   private isThere = false;
+  /** It was there once since it was opened: only then something can have been missed. */
+  private wasThere = false;
   private readonly stateListeners = new Set<() => void>();
 
   /** Ends by the function it returns. */
@@ -57,7 +59,8 @@ class Stream {
     this.heardAt = performance.now();
     if (!this.isThere) {
       this.be(true);
-      for (const back of this.backListeners) back();
+      if (this.wasThere) for (const back of this.backListeners) back();
+      this.wasThere = true;
     }
     for (const listener of this.listeners) listener(event);
   }
@@ -74,6 +77,7 @@ class Stream {
     this.watch = undefined;
     this.source?.close();
     this.source = null;
+    this.wasThere = false;
     this.be(false);
   }
 }

@@ -10,6 +10,8 @@ export function Flight({ fine, scale, isRunning }: { fine: () => Snapshot; scale
   useEffect(() => {
     let drawn = -1;
     let frame = 0;
+    // Whoever asked for less motion sees it advance, not fly.
+    const isCalm = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
     const draw = (): void => {
       const { pull, trace, seconds } = fine();
       const { x, y } = scale;
@@ -22,11 +24,11 @@ export function Flight({ fine, scale, isRunning }: { fine: () => Snapshot; scale
         'transform',
         `translate(${x(seconds).toFixed(2)} ${y(trace?.grams ?? 0).toFixed(2)})`,
       );
-      if (isRunning) frame = requestAnimationFrame(draw);
+      if (isRunning && !isCalm) frame = requestAnimationFrame(draw);
     };
     draw();
     // Once it has been stopped, drops still fall for a while.
-    const settling = isRunning ? undefined : setInterval(draw, 250);
+    const settling = isRunning && !isCalm ? undefined : setInterval(draw, 250);
     return () => {
       cancelAnimationFrame(frame);
       clearInterval(settling);
