@@ -9,6 +9,8 @@ import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
 import { RoomModule } from './room/room.module';
+import { KeepingModule } from './keeping/keeping.module';
+import { StationEventsModule } from './stationEvents/stationEvents.module';
 import { JudgingModule } from './judging/judging.module';
 import { CoffeeChangesModule } from './coffeeChanges/coffeeChanges.module';
 import { DevicesModule } from './devices/devices.module';
@@ -80,6 +82,8 @@ export class AppModule {
         DayModule,
         CoffeeChangesModule,
         JudgingModule,
+        StationEventsModule,
+        KeepingModule,
         RoomModule,
         LiveModule,
         DevicesModule,

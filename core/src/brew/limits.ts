@@ -32,6 +32,11 @@ export const LIMITS = {
   roomC: { min: -20, max: 60 },
   humidityPercent: { min: 0, max: 100 },
   windowSeconds: { min: 5, max: 120 },
+  toleranceSeconds: { min: 0.5, max: 30 },
+  /** What may be turned at once, or in a day, in units of the grinder. */
+  turnUnits: { min: 0.01, max: 10_000 },
+  /** What the closed loop waits for. */
+  keeperShots: { min: 3, max: 50 },
   /** What a hopper holds at most. */
   thrownGrams: { min: 0, max: 5000 },
   tdsPercent: { min: 0.1, max: 30 },

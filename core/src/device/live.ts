@@ -1,7 +1,17 @@
 import type { DeviceReport } from './messages';
 
 /** Rows that pages show beside each other. */
-export type RowKind = 'Cards' | 'CoffeeChanges' | 'DayMoves' | 'Openings' | 'RoomReadings' | 'Runs' | 'Shots';
+export type RowKind =
+  | 'Cards'
+  | 'CoffeeChanges'
+  | 'DayMoves'
+  | 'HandOvers'
+  | 'Keepers'
+  | 'Openings'
+  | 'RoomReadings'
+  | 'Runs'
+  | 'Shots'
+  | 'StationEvents';
 
 /** What the event stream tells every page of a shop. */
 export type LiveEvent =

@@ -1,6 +1,7 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { CHECK_REASONS, type CheckReason, type StationState } from '@olvet/core';
 import { FoundTimeView, RecipeDto } from '../cards/card.dto';
+import { KeeperView } from '../keeping/keeper.dto';
 import { JudgedDayView } from '../judging/judged.dto';
 import { LINE_SCHEMA } from '../shots/shot.dto';
 import { StationView } from '../stations/station.dto';
@@ -62,6 +63,8 @@ export class BoardStationView {
   @ApiProperty({ type: String, nullable: true }) beforeCoffeeName!: string | null;
   @ApiProperty({ type: JudgedDayView, nullable: true, description: 'null where no card has a found time yet' })
   day!: JudgedDayView | null;
+  @ApiProperty({ type: KeeperView, nullable: true, description: 'The closed loop, where a lead has set it up' })
+  keeper!: KeeperView | null;
   @ApiProperty({ type: DueCheckView, nullable: true, description: 'By the shop’s rule; null: no more today' })
   check!: DueCheckView | null;
   @ApiProperty({ type: String, format: 'date-time', nullable: true, description: 'The last check shot today' })

@@ -15,6 +15,8 @@ import { Clock } from '../clock/clock';
 import { JudgeService, type Judgeable } from '../judging/judge.service';
 import { hoursOf, ShopService } from '../shop/shop.service';
 import { shown } from '../database/owned.model';
+import { Keeper } from '../keeping/keeper.entity';
+import type { Shop } from '../shop/shop.entity';
 import { Station } from '../stations/station.entity';
 import type { BoardCardView, BoardShotView, BoardStationView, BoardView } from './board.dto';
 
@@ -69,7 +71,7 @@ export class BoardService {
     const hours = hoursOf(shop);
     const dayStart = shopDayStart(now, hours);
     const today = shopDay(now, hours);
-    const [stations, names, cards, shots, used] = await Promise.all([
+    const [stations, names, cards, shots, used, keepers] = await Promise.all([
       Station.findAll({
         where: { shopId, retiredAt: null },
         order: [
@@ -81,9 +83,14 @@ export class BoardService {
       this.cards(shopId),
       this.lastShots(shopId),
       this.usedSince(shopId, dayStart),
+      Keeper.findAll({ where: { shopId } }),
     ]);
     const namesOf = new Map(names.map((row) => [row.stationId, row]));
-    const judged = await this.judges.judge(shopId, judgeable(stations, namesOf, cards), dayStart);
+    const judged = await this.judges.judge(
+      shopId,
+      judgeable(stations, { names: namesOf, cards, keepers, shop }),
+      dayStart,
+    );
     return {
       stations: stations.flatMap((station) => {
         const row = namesOf.get(station.id);
@@ -94,6 +101,7 @@ export class BoardService {
         return {
           ...describe(station, row, own, { dayStart, today }),
           day: judged.get(station.id) ?? null,
+          keeper: keeperView(keepers.find(({ id }) => id === station.id)),
           check: shown(check),
           cards: cards.flatMap(({ stationId, ...card }) => (stationId === station.id ? [card] : [])),
         };
@@ -195,18 +203,40 @@ export class BoardService {
 }
 
 /** Each station by the card it poured by last, where that has a found time. */
-function judgeable(stations: Station[], names: Map<string, NamesRow>, cards: CardRow[]): Judgeable[] {
+function judgeable(
+  stations: Station[],
+  rest: { names: Map<string, NamesRow>; cards: CardRow[]; keepers: Keeper[]; shop: Pick<Shop, 'toleranceSeconds'> },
+): Judgeable[] {
+  const { names, cards, keepers, shop } = rest;
   return stations.flatMap((station) => {
     const row = names.get(station.id);
     const card = cards.find(({ stationId }) => stationId === station.id);
     if (!row || !card?.found) return [];
     const { min, max, step, finer, dosing, purgeGrams, learnedSlope, bagOpenedAt } = row;
     return {
-      ...{ stationId: station.id, grind: station.grind, bagOpenedAt },
+      ...{ stationId: station.id, grind: station.grind, grindSeconds: station.grindSeconds, bagOpenedAt },
+      toleranceSeconds: shop.toleranceSeconds,
+      limits: limitsOf(
+        station,
+        keepers.find(({ id }) => id === station.id),
+      ),
       card: { cardId: card.cardId, name: card.name, recipe: card.recipe, found: card.found },
       grinder: { min, max, step, finer, dosing, purgeGrams, learnedSlope },
     };
   });
+}
+
+/** A person's; while the loop keeps the station, no wider than its own. */
+function limitsOf({ unitsPerMove, unitsPerDay }: Station, keeper: Keeper | undefined): Judgeable['limits'] {
+  if (!keeper?.isOn || keeper.heldAt !== null) return { unitsPerMove, unitsPerDay };
+  return {
+    unitsPerMove: Math.min(unitsPerMove ?? Infinity, keeper.unitsPerMove),
+    unitsPerDay: Math.min(unitsPerDay ?? Infinity, keeper.unitsPerDay),
+  };
+}
+
+function keeperView(row: Keeper | undefined): BoardStationView['keeper'] {
+  return row ? (shown(row.toJSON()) as unknown as BoardStationView['keeper']) : null;
 }
 
 function describe(
@@ -214,7 +244,7 @@ function describe(
   names: NamesRow,
   shots: ShotRow[],
   { dayStart, today }: { dayStart: Date; today: string },
-): Omit<BoardStationView, 'check' | 'cards' | 'day'> {
+): Omit<BoardStationView, 'check' | 'cards' | 'day' | 'keeper'> {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
   const onClock = shots.filter((shot) => shot.timer === timer);

@@ -284,6 +284,18 @@ export function StepWithinScale(): PropertyDecorator {
     });
 }
 
+/** A time of the day, HH:MM. */
+export function ClockTimeField(field: Common): PropertyDecorator {
+  return documented(
+    field,
+    { type: String },
+    IsString({ message: 'must be text' }),
+    Matches(CLOCK_TIME, { message: 'must be a time like 08:30' }),
+  );
+}
+
+const CLOCK_TIME = /^([01]\d|2[0-3]):[0-5]\d$/;
+
 /** Times of the day, each HH:MM and none twice. */
 export function ClockTimesField(field: Common & { maxItems: number }): PropertyDecorator {
   return documented(
@@ -292,7 +304,7 @@ export function ClockTimesField(field: Common & { maxItems: number }): PropertyD
     IsArray({ message: 'must be a list' }),
     ArrayMaxSize(field.maxItems, { message: `must have at most ${field.maxItems} entries` }),
     ArrayUnique({ message: 'must not name a time twice' }),
-    Matches(/^([01]\d|2[0-3]):[0-5]\d$/, { each: true, message: 'must hold times like 08:30' }),
+    Matches(CLOCK_TIME, { each: true, message: 'must hold times like 08:30' }),
   );
 }
 

@@ -21,6 +21,7 @@ import * as thePull from '../../migrations/0013-the-pull';
 import * as cardShot from '../../migrations/0014-card-shot';
 import * as theDay from '../../migrations/0015-the-day';
 import * as theAir from '../../migrations/0016-the-air';
+import * as keeping from '../../migrations/0017-keeping';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -40,6 +41,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0014-card-shot': cardShot,
   '0015-the-day': theDay,
   '0016-the-air': theAir,
+  '0017-keeping': keeping,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -10,6 +10,8 @@ import { FoundDose } from '../doses/foundDose.entity';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
+import { Keeper } from '../keeping/keeper.entity';
+import { StationEvent } from '../stationEvents/stationEvent.entity';
 import { DayMove } from '../judging/dayMove.entity';
 import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
 import { Person } from '../people/person.entity';
@@ -50,6 +52,8 @@ export const MODELS = [
   Person,
   CoffeeChange,
   DayMove,
+  StationEvent,
+  Keeper,
   RoomReading,
   Device,
   Pull,

@@ -25,6 +25,7 @@ const GROUPS: Record<string, string> = {
   FoundDoses: 'The dose found for a basket and a coffee',
   Grinders: 'Grinders, their scales and what they taught',
   Health: 'Is it alive, can it take a write',
+  Keepers: 'The closed loop of a station: what it may do, and stopping it',
   Machines: 'Machines, their temperatures and readings',
   Openings: 'What was done in the morning',
   OwnMethods: 'Methods of the shop’s own',
@@ -39,6 +40,7 @@ const GROUPS: Record<string, string> = {
   Shop: 'The shop itself',
   Shots: 'Shots as they were poured, and their corrections',
   Starts: 'Where to set a grinder for a coffee',
+  StationEvents: 'What was done at a station that may move its time',
   Stations: 'Places at the bar: grinder, machine, basket, coffee, aim',
   Tastings: 'Who tasted what',
 };

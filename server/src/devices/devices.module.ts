@@ -9,5 +9,6 @@ import { RecentService } from './recent.service';
   imports: [ShopModule],
   controllers: [DevicesController],
   providers: [DevicesService, RecentService, DeviceGateway],
+  exports: [DevicesService, RecentService],
 })
 export class DevicesModule {}

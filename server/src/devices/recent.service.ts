@@ -1,5 +1,5 @@
 import { Injectable, type OnApplicationBootstrap } from '@nestjs/common';
-import type { DeviceReport } from '@olvet/core';
+import type { DeviceFigure, DeviceReport } from '@olvet/core';
 import { LiveService } from '../live/live.service';
 import type { RecentView } from './device.dto';
 
@@ -29,6 +29,12 @@ export class RecentService implements OnApplicationBootstrap {
     if (!kept) return { session: null, reports: [] };
     const from = kept.session === session ? seq : 0;
     return { session: kept.session, reports: kept.reports.filter((report) => report.seq > from) };
+  }
+
+  /** The newest such figure of the last two minutes. */
+  last(deviceId: string, figure: DeviceFigure): number | null {
+    const told = this.kept.get(deviceId)?.reports.findLast(({ values }) => values?.[figure] !== undefined);
+    return told?.values?.[figure] ?? null;
   }
 
   private keep(deviceId: string, session: string, reports: DeviceReport[]): void {

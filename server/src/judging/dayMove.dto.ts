@@ -29,5 +29,8 @@ export class DayMoveDto extends RevisionDto {
 
 export class DayMoveView extends IntersectionType(OmitType(DayMoveDto, ['revision']), RowView) {
   @ApiProperty({ type: Number, nullable: true, description: 'Where the grinder stood' }) fromGrind!: number | null;
+  @ApiProperty({ type: Number, nullable: true, description: 'What a timed grinder ran' })
+  fromGrindSeconds!: number | null;
+  @ApiProperty({ description: 'Turned by the closed loop' }) isKeeper!: boolean;
   @ApiProperty() override why!: string;
 }

@@ -30,6 +30,15 @@ export class DayMove extends Owned {
   @Column(DataType.DOUBLE)
   declare grindSeconds: number | null;
 
+  @ServerOwned
+  @Column(DataType.DOUBLE)
+  declare fromGrindSeconds: number | null;
+
+  /** Turned by the closed loop. */
+  @ServerOwned
+  @Column({ type: DataType.BOOLEAN, defaultValue: false })
+  declare isKeeper: boolean;
+
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare why: string;
 

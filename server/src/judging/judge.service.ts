@@ -1,12 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import {
-  judgeDay,
-  parseDayRequest,
-  USUAL_TOLERANCE_SECONDS,
-  type DayRequest,
-  type FoundTime,
-  type ShotKind,
-} from '@olvet/core';
+import { judgeDay, parseDayRequest, usualLimits, type DayRequest, type FoundTime, type ShotKind } from '@olvet/core';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
@@ -16,6 +9,7 @@ import type { Grinder } from '../grinders/grinder.entity';
 import { Opening } from '../openings/opening.entity';
 import { DayMove } from './dayMove.entity';
 import { RoomReading } from '../room/roomReading.entity';
+import { StationEvent } from '../stationEvents/stationEvent.entity';
 import type { DayAirView, DayMarkView, JudgedDayView } from './judged.dto';
 
 /** What is judged of a station: the card it pours by, and the grinder that pours it. */
@@ -24,6 +18,11 @@ export interface Judgeable {
   grind: number | null;
   card: { cardId: string; name: string; recipe: RecipeDto; found: FoundTime };
   grinder: Pick<Grinder, 'min' | 'max' | 'step' | 'finer' | 'dosing' | 'purgeGrams' | 'learnedSlope'>;
+  /** What a timed grinder runs now, where somebody said so. */
+  grindSeconds: number | null;
+  toleranceSeconds: number;
+  /** Set by a person; null: as usual. */
+  limits: { unitsPerMove: number | null; unitsPerDay: number | null };
   /** Today's; what opened before is no news. */
   bagOpenedAt: Date | null;
 }
@@ -66,7 +65,7 @@ export class JudgeService {
     const now = this.clock.now();
     const since = new Date(now.getTime() - LOOKS_BACK_MS);
     const ids = stations.map(({ stationId }) => stationId);
-    const [shots, moves, openings, readings] = await Promise.all([
+    const [shots, moves, openings, readings, events] = await Promise.all([
       this.shots(shopId, ids, since),
       DayMove.findAll({
         where: { shopId, stationId: ids, at: { [Op.gte]: dayStart } },
@@ -77,6 +76,10 @@ export class JudgeService {
         order: [['createdAt', 'ASC']],
       }),
       RoomReading.findAll({ where: { shopId, at: { [Op.gte]: since } }, order: [['at', 'ASC']], limit: MOST_READINGS }),
+      StationEvent.findAll({
+        where: { shopId, stationId: ids, removedAt: null, at: { [Op.gte]: since } },
+        order: [['at', 'ASC']],
+      }),
     ]);
     const of = <T extends { stationId: string }>(rows: T[], { stationId }: Judgeable): T[] =>
       rows.filter((row) => row.stationId === stationId);
@@ -85,6 +88,7 @@ export class JudgeService {
         const parts = {
           shots: of(shots, station),
           moves: of(moves, station),
+          events: of(events, station),
           air: airOf(of(openings, station), readings),
         };
         const judged = judgeStation(station, parts, { now, dayStart });
@@ -115,18 +119,19 @@ export class JudgeService {
 interface Parts {
   shots: ShotRow[];
   moves: DayMove[];
+  events: StationEvent[];
   air: DayAirView[];
 }
 
 function judgeStation(
-  { grind, card, grinder, bagOpenedAt }: Judgeable,
-  { shots, moves, air }: Parts,
+  { grind, grindSeconds, card, grinder, bagOpenedAt, toleranceSeconds, limits }: Judgeable,
+  { shots, moves, events, air }: Parts,
   { now, dayStart }: { now: Date; dayStart: Date },
 ): JudgedDayView | null {
   const own = shots.filter(
     ({ timer, cardId }) => timer === card.recipe.timer && (cardId === null || cardId === card.cardId),
   );
-  const marks = marksOf(own, { moves, bagOpenedAt, grind, now, dayStart });
+  const marks = marksOf(own, { moves, events, bagOpenedAt, grind, now, dayStart });
   const { recipe, found } = card;
   const { learnedSlope, ...collar } = grinder;
   const asked: DayRequest = {
@@ -136,12 +141,14 @@ function judgeStation(
       ...{ grind: recipe.grind, doseGrams: recipe.doseGrams, yieldGrams: recipe.yieldGrams },
       timeSeconds: { mean: found.seconds, sd: found.sd, shots: found.shots },
     },
-    toleranceSeconds: USUAL_TOLERANCE_SECONDS,
+    toleranceSeconds,
     grinder: { ...collar, logTimePerUnit: learnedSlope && { mean: learnedSlope.mean, sd: learnedSlope.sd } },
-    shots: own.map((shot) => ({
+    shots: own.map((shot, i) => ({
       at: shot.pulledAt.toISOString(),
       ...{ grind: shot.grind, doseGrams: shot.doseGrams, yieldGrams: shot.yieldGrams, timeSeconds: shot.timeSeconds },
-      ...{ grindSeconds: shot.grindSeconds, purged: shot.purged },
+      // What stands at the station counts where the newest shot did not say.
+      grindSeconds: shot.grindSeconds ?? (i === own.length - 1 ? grindSeconds : null),
+      purged: shot.purged,
       cause: shot.cause as never,
       assumed: shot.assumed as never,
       seen: shot.seen.map(({ sign }) => sign) as never,
@@ -153,13 +160,23 @@ function judgeStation(
   const parsed = parseDayRequest(asked);
   // A figure from before there was a rule against it: this station waits until it is corrected.
   if (!parsed.ok) return null;
-  const { state, action, shiftSeconds, move, suspects, why } = judgeDay(parsed.request);
+  const usual = usualLimits(parsed.request);
+  const { unitsPerMove, unitsPerDay } = {
+    unitsPerMove: limits.unitsPerMove ?? usual.unitsPerMove,
+    unitsPerDay: limits.unitsPerDay ?? usual.unitsPerDay,
+  };
+  const { state, action, shiftSeconds, move, suspects, why, checkAt } = judgeDay({
+    ...parsed.request,
+    limits: { unitsPerMove, unitsPerDay },
+  });
   const lastMove = moves.findLast(({ undoneAt }) => undoneAt === null) ?? null;
   return {
     air: air.filter(({ at }) => new Date(at) >= dayStart),
     ...{ state, action, shiftSeconds, move, suspects, marks },
-    ...{ cardName: card.name, foundSeconds: found.seconds, toleranceSeconds: USUAL_TOLERANCE_SECONDS },
+    ...{ cardName: card.name, foundSeconds: found.seconds, toleranceSeconds },
     why: why.map(({ text }) => text),
+    codes: why.map(({ code }) => code),
+    ...{ turnUnits: usual.turn, unitsPerDay, checkAt, unitsToday: unitsOf(own, dayStart) },
     shots: own
       .filter(({ pulledAt }) => pulledAt >= dayStart)
       .map(({ id, pulledAt, timeSeconds, kind, cause }) => ({
@@ -186,14 +203,22 @@ function airOf(openings: readonly Opening[], readings: readonly RoomReading[]): 
 /** Bag, and every turn of the grind, in their order; a turn that no shot has shown yet among them. */
 function marksOf(
   shots: readonly ShotRow[],
-  rest: { moves: readonly DayMove[]; bagOpenedAt: Date | null; grind: number | null; now: Date; dayStart: Date },
+  rest: {
+    moves: readonly DayMove[];
+    events: readonly StationEvent[];
+    bagOpenedAt: Date | null;
+    grind: number | null;
+    now: Date;
+    dayStart: Date;
+  },
 ): DayMarkView[] {
-  const { moves, bagOpenedAt, grind, now, dayStart } = rest;
+  const { moves, events, bagOpenedAt, grind, now, dayStart } = rest;
   const marks: (DayMarkView & { when: Date })[] = [];
   const add = (when: Date, kind: DayMarkView['kind'], to: number | null): void => {
     if (when >= dayStart) marks.push({ when, at: when.toISOString(), kind, grind: to });
   };
   if (bagOpenedAt) add(bagOpenedAt, 'bag-opened', null);
+  for (const { at, kind } of events) add(at, kind, null);
   let stood: number | null = null;
   for (const { grind: of, pulledAt } of shots) {
     if (of === null) continue;
@@ -202,6 +227,14 @@ function marksOf(
   }
   if (grind !== null && stood !== null && grind !== stood) add(turnedAt(moves, grind, now), 'grind-changed', grind);
   return marks.sort((one, other) => one.when.getTime() - other.when.getTime()).map(({ when: _when, ...mark }) => mark);
+}
+
+/** Turned between today's shots, there and back added up. */
+function unitsOf(shots: readonly ShotRow[], dayStart: Date): number {
+  const stood = shots
+    .filter(({ grind, pulledAt }) => grind !== null && pulledAt >= dayStart)
+    .map(({ grind }) => grind!);
+  return stood.slice(1).reduce((sum, grind, i) => sum + Math.abs(grind - stood[i]!), 0);
 }
 
 /** When somebody said so, else just before the shot that shows it. */

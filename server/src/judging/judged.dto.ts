@@ -2,11 +2,13 @@ import { ApiProperty } from '@nestjs/swagger';
 import {
   DAY_ACTIONS,
   DAY_EVENTS,
+  DAY_REASONS,
   DAY_STATES,
   SHOT_KINDS,
   SUSPECTS,
   type DayAction,
   type DayEventKind,
+  type DayReasonCode,
   type DayState,
   type ShotKind,
   type Suspect,
@@ -66,6 +68,13 @@ export class JudgedDayView {
   @ApiProperty({ type: ProposedMoveView, nullable: true }) move!: ProposedMoveView | null;
   @ApiProperty({ enum: SUSPECTS, enumName: 'Suspect', isArray: true }) suspects!: Suspect[];
   @ApiProperty({ type: [String] }) why!: string[];
+  @ApiProperty({ enum: DAY_REASONS, enumName: 'DayReasonCode', isArray: true, description: 'Why, each as its code' })
+  codes!: DayReasonCode[];
+  @ApiProperty({ description: 'The smallest turn that tells, in units of the grinder' }) turnUnits!: number;
+  @ApiProperty({ description: 'What of the turns a day may take was taken today, in units' }) unitsToday!: number;
+  @ApiProperty({ description: 'The most that may be turned in a day, in units' }) unitsPerDay!: number;
+  @ApiProperty({ type: String, format: 'date-time', nullable: true, description: 'When to look again' })
+  checkAt!: string | null;
   @ApiProperty({ type: DayMoveView, nullable: true, description: 'What was answered last today' })
   lastMove!: DayMoveView | null;
   @ApiProperty({ description: 'Shots since that answer', type: 'integer' }) shotsSince!: number;

@@ -1,5 +1,5 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
-import { LATEST_FIRST_HOUR, MOST_CHECK_TIMES } from '@olvet/core';
+import { LATEST_FIRST_HOUR, LIMITS, MOST_CHECK_TIMES } from '@olvet/core';
 import {
   BooleanField,
   ChoiceField,
@@ -40,6 +40,13 @@ export class ShopDto extends RevisionDto {
 
   @BooleanField({ optional: true, description: 'Is a check shot due after a new bag?' })
   checkAtNewBag?: boolean | null;
+
+  @NumberField({
+    ...LIMITS.toleranceSeconds,
+    optional: true,
+    description: 'How far from its found time a shot may run before a station drifts',
+  })
+  toleranceSeconds?: number | null;
 }
 
 export class ShopView extends IntersectionType(ShopDto, RowView) {

@@ -1,4 +1,4 @@
-import { USUAL_CHECK_TIMES, USUAL_FIRST_HOUR } from '@olvet/core';
+import { USUAL_CHECK_TIMES, USUAL_FIRST_HOUR, USUAL_TOLERANCE_SECONDS } from '@olvet/core';
 import { Column, DataType, Model, PrimaryKey, Table } from 'sequelize-typescript';
 
 @Table({ tableName: 'shops' })
@@ -33,6 +33,10 @@ export class Shop extends Model {
 
   @Column({ type: DataType.BOOLEAN, defaultValue: true })
   declare checkAtNewBag: boolean;
+
+  /** How far from its found time a shot may run before a station drifts. */
+  @Column({ type: DataType.DOUBLE, defaultValue: USUAL_TOLERANCE_SECONDS })
+  declare toleranceSeconds: number;
 
   @Column({ type: DataType.BOOLEAN, defaultValue: false })
   declare isDemo: boolean;

@@ -1,4 +1,5 @@
 import { ApiProperty, IntersectionType } from '@nestjs/swagger';
+import { LIMITS } from '@olvet/core';
 import { BooleanField, IdField, InstantField, NumberField, TextField } from '../common/fields';
 import { GearDto } from '../common/gear.dto';
 import { RowView } from '../common/rows';
@@ -10,8 +11,17 @@ export class StationDto extends GearDto {
   @NumberField({ min: 0, max: 1000, integer: true, optional: true })
   position?: number | null;
 
-  @NumberField({ min: -1000, max: 10000, optional: true, description: 'Where the grinder stands now' })
+  @NumberField({ ...LIMITS.grind, optional: true, description: 'Where the grinder stands now' })
   grind?: number | null;
+
+  @NumberField({ ...LIMITS.grindSeconds, optional: true, description: 'What a timed grinder runs for the dose now' })
+  grindSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.turnUnits, optional: true, description: 'The most to turn for a drift at once' })
+  unitsPerMove?: number | null;
+
+  @NumberField({ ...LIMITS.turnUnits, optional: true, description: 'The most to turn for drifts in a day' })
+  unitsPerDay?: number | null;
 
   @IdField({ optional: true })
   scaleId?: string | null;

@@ -32,6 +32,17 @@ export class Station extends Owned {
   @Column(DataType.DOUBLE)
   declare grind: number | null;
 
+  /** What a timed grinder runs for the dose now. */
+  @Column(DataType.DOUBLE)
+  declare grindSeconds: number | null;
+
+  /** The most that may be turned at once, and in a day, where a person has set it. */
+  @Column(DataType.DOUBLE)
+  declare unitsPerMove: number | null;
+
+  @Column(DataType.DOUBLE)
+  declare unitsPerDay: number | null;
+
   @Column(DataType.UUID)
   declare scaleId: string | null;
 

@@ -31,6 +31,8 @@ export const addTagTypes = [
   "CoffeeChanges",
   "Proposals",
   "DayMoves",
+  "StationEvents",
+  "Keepers",
   "RoomReadings",
   "Devices",
   "Pulls",
@@ -765,6 +767,85 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["DayMoves"],
       }),
+      listStationEvents: build.query<
+        ListStationEventsApiResponse,
+        ListStationEventsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/station-events`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["StationEvents"],
+      }),
+      getStationEvent: build.query<
+        GetStationEventApiResponse,
+        GetStationEventApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/station-events/${queryArg.id}` }),
+        providesTags: ["StationEvents"],
+      }),
+      putStationEvent: build.mutation<
+        PutStationEventApiResponse,
+        PutStationEventApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/station-events/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.stationEventDto,
+        }),
+        invalidatesTags: ["StationEvents"],
+      }),
+      holdKeeper: build.mutation<HoldKeeperApiResponse, HoldKeeperApiArg>({
+        query: (queryArg) => ({
+          url: `/api/keepers/${queryArg.id}/hold`,
+          method: "POST",
+        }),
+        invalidatesTags: ["Keepers"],
+      }),
+      goOnKeeping: build.mutation<GoOnKeepingApiResponse, GoOnKeepingApiArg>({
+        query: (queryArg) => ({
+          url: `/api/keepers/${queryArg.id}/go-on`,
+          method: "POST",
+        }),
+        invalidatesTags: ["Keepers"],
+      }),
+      listKeepers: build.query<ListKeepersApiResponse, ListKeepersApiArg>({
+        query: (queryArg) => ({
+          url: `/api/keepers`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Keepers"],
+      }),
+      getKeeper: build.query<GetKeeperApiResponse, GetKeeperApiArg>({
+        query: (queryArg) => ({ url: `/api/keepers/${queryArg.id}` }),
+        providesTags: ["Keepers"],
+      }),
+      putKeeper: build.mutation<PutKeeperApiResponse, PutKeeperApiArg>({
+        query: (queryArg) => ({
+          url: `/api/keepers/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.keeperDto,
+        }),
+        invalidatesTags: ["Keepers"],
+      }),
       listRoomReadings: build.query<
         ListRoomReadingsApiResponse,
         ListRoomReadingsApiArg
@@ -1372,6 +1453,56 @@ export type PutDayMoveApiArg = {
   id: string;
   dayMoveDto: DayMoveDto;
 };
+export type ListStationEventsApiResponse = /** status 200  */ StationEventPage;
+export type ListStationEventsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetStationEventApiResponse = /** status 200  */ StationEventView;
+export type GetStationEventApiArg = {
+  id: string;
+};
+export type PutStationEventApiResponse = /** status 200  */ StationEventView;
+export type PutStationEventApiArg = {
+  id: string;
+  stationEventDto: StationEventDto;
+};
+export type HoldKeeperApiResponse = /** status 200  */ KeeperView;
+export type HoldKeeperApiArg = {
+  id: string;
+};
+export type GoOnKeepingApiResponse = /** status 200  */ KeeperView;
+export type GoOnKeepingApiArg = {
+  id: string;
+};
+export type ListKeepersApiResponse = /** status 200  */ KeeperPage;
+export type ListKeepersApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetKeeperApiResponse = /** status 200  */ KeeperView;
+export type GetKeeperApiArg = {
+  id: string;
+};
+export type PutKeeperApiResponse = /** status 200  */ KeeperView;
+export type PutKeeperApiArg = {
+  id: string;
+  keeperDto: KeeperDto;
+};
 export type ListRoomReadingsApiResponse = /** status 200  */ RoomReadingPage;
 export type ListRoomReadingsApiArg = {
   page?: number | null;
@@ -1499,6 +1630,8 @@ export type ShopView = {
   checkTimes?: string[] | null;
   /** Is a check shot due after a new bag? */
   checkAtNewBag?: boolean | null;
+  /** How far from its found time a shot may run before a station drifts */
+  toleranceSeconds?: number | null;
   id: string;
   /** First name of whoever wrote it last; empty where nobody said so */
   changedBy: string;
@@ -1523,6 +1656,8 @@ export type ShopDto = {
   checkTimes?: string[] | null;
   /** Is a check shot due after a new bag? */
   checkAtNewBag?: boolean | null;
+  /** How far from its found time a shot may run before a station drifts */
+  toleranceSeconds?: number | null;
 };
 export type FinerWay = "lower" | "higher";
 export type Dosing = "timed" | "weighed";
@@ -1846,6 +1981,12 @@ export type StationView = {
   position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
+  /** What a timed grinder runs for the dose now */
+  grindSeconds?: number | null;
+  /** The most to turn for a drift at once */
+  unitsPerMove?: number | null;
+  /** The most to turn for drifts in a day */
+  unitsPerDay?: number | null;
   scaleId?: string | null;
   /** false where doses are struck level and yields read in a glass */
   weighs?: boolean | null;
@@ -1876,6 +2017,12 @@ export type StationDto = {
   position?: number | null;
   /** Where the grinder stands now */
   grind?: number | null;
+  /** What a timed grinder runs for the dose now */
+  grindSeconds?: number | null;
+  /** The most to turn for a drift at once */
+  unitsPerMove?: number | null;
+  /** The most to turn for drifts in a day */
+  unitsPerDay?: number | null;
   scaleId?: string | null;
   /** false where doses are struck level and yields read in a glass */
   weighs?: boolean | null;
@@ -2655,6 +2802,19 @@ export type ProposedMoveView = {
 };
 export type Suspect =
   "bag" | "hopper" | "cleaned" | "humidity" | "warmth" | "grinder";
+export type DayReasonCode =
+  | "no-shots"
+  | "on-time"
+  | "one-odd"
+  | "maybe"
+  | "run"
+  | "dose-creeps"
+  | "suspects"
+  | "turned"
+  | "just-turned"
+  | "no-step"
+  | "limit"
+  | "did-not-help";
 export type DayAnswered = "turned" | "left";
 export type DayMoveView = {
   stationId: string;
@@ -2675,6 +2835,10 @@ export type DayMoveView = {
   updatedAt: string;
   /** Where the grinder stood */
   fromGrind: number | null;
+  /** What a timed grinder ran */
+  fromGrindSeconds: number | null;
+  /** Turned by the closed loop */
+  isKeeper: boolean;
 };
 export type JudgedDayView = {
   cardName: string;
@@ -2691,10 +2855,59 @@ export type JudgedDayView = {
   move: ProposedMoveView | (null | null);
   suspects: Suspect[];
   why: string[];
+  /** Why, each as its code */
+  codes: DayReasonCode[];
+  /** The smallest turn that tells, in units of the grinder */
+  turnUnits: number;
+  /** What of the turns a day may take was taken today, in units */
+  unitsToday: number;
+  /** The most that may be turned in a day, in units */
+  unitsPerDay: number;
+  /** When to look again */
+  checkAt: string | null;
   /** What was answered last today */
   lastMove: DayMoveView | (null | null);
   /** Shots since that answer */
   shotsSince: number;
+};
+export type HoldReason =
+  | "by-hand"
+  | "nothing-to-keep"
+  | "another-clock"
+  | "no-machine"
+  | "no-grinder"
+  | "grinder-elsewhere"
+  | "grinder-refused"
+  | "taken-back"
+  | "bag-opened"
+  | "hopper-filled"
+  | "coffee-changed"
+  | "spoilt-run"
+  | "did-not-help";
+export type KeeperView = {
+  /** May Olvet turn the grinder of this station by itself? */
+  isOn: boolean;
+  /** The most it turns at once, in units of the grinder */
+  unitsPerMove: number;
+  /** The most it turns in a day, there and back added up */
+  unitsPerDay: number;
+  /** Never within so many shots of the last turn */
+  shotsBetween: number;
+  /** Never on fewer shots of the day */
+  fewestShots: number;
+  /** Nothing is turned from then on, HH:MM */
+  quietFrom?: string | null;
+  /** until then, HH:MM */
+  quietUntil?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  /** It holds since then */
+  heldAt: string | null;
+  heldWhy: HoldReason | (null | null);
 };
 export type CheckReason = "opening" | "hour" | "new-bag";
 export type DueCheckView = {
@@ -2729,6 +2942,8 @@ export type BoardStationView = {
   beforeCoffeeName: string | null;
   /** null where no card has a found time yet */
   day: JudgedDayView | (null | null);
+  /** The closed loop, where a lead has set it up */
+  keeper: KeeperView | (null | null);
   /** By the shop’s rule; null: no more today */
   check: DueCheckView | (null | null);
   /** The last check shot today */
@@ -3248,6 +3463,59 @@ export type DayMoveDto = {
   /** Set when the grinder was turned back */
   undoneAt?: string | null;
 };
+export type StationEventKind = "hopper-filled" | "cleaned";
+export type StationEventView = {
+  stationId: string;
+  kind: StationEventKind;
+  at: string;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type StationEventPage = {
+  items: StationEventView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type StationEventDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  kind: StationEventKind;
+  at: string;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+};
+export type KeeperPage = {
+  items: KeeperView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type KeeperDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** May Olvet turn the grinder of this station by itself? */
+  isOn: boolean;
+  /** The most it turns at once, in units of the grinder */
+  unitsPerMove: number;
+  /** The most it turns in a day, there and back added up */
+  unitsPerDay: number;
+  /** Never within so many shots of the last turn */
+  shotsBetween: number;
+  /** Never on fewer shots of the day */
+  fewestShots: number;
+  /** Nothing is turned from then on, HH:MM */
+  quietFrom?: string | null;
+  /** until then, HH:MM */
+  quietUntil?: string | null;
+};
 export type RoomReadingView = {
   at: string;
   celsius?: number | null;
@@ -3500,6 +3768,14 @@ export const {
   useListDayMovesQuery,
   useGetDayMoveQuery,
   usePutDayMoveMutation,
+  useListStationEventsQuery,
+  useGetStationEventQuery,
+  usePutStationEventMutation,
+  useHoldKeeperMutation,
+  useGoOnKeepingMutation,
+  useListKeepersQuery,
+  useGetKeeperQuery,
+  usePutKeeperMutation,
   useListRoomReadingsQuery,
   useGetRoomReadingQuery,
   usePutRoomReadingMutation,

@@ -28,7 +28,7 @@ export const dayRequestSchema = z.strictObject({
       shots: z.number().int().min(0).max(1e6),
     }),
   }),
-  toleranceSeconds: z.number().min(0.5).max(30),
+  toleranceSeconds: within(LIMITS.toleranceSeconds),
   grinder: z
     .strictObject({
       ...{ min: within(LIMITS.grind), max: within(LIMITS.grind) },

@@ -1,6 +1,7 @@
 export {
   DAY_ACTIONS,
   DAY_EVENTS,
+  DAY_REASONS,
   DAY_STATES,
   SUSPECTS,
   USUAL_TOLERANCE_SECONDS,
@@ -9,10 +10,12 @@ export {
   type DayEventKind,
   type DayMove,
   type DayReason,
+  type DayReasonCode,
   type DayRequest,
   type DayState,
   type Suspect,
   type ValidDayRequest,
 } from './contract';
 export { judgeDay, parseDayRequest, type ParsedDayRequest } from './judge';
+export { usualLimits } from './move';
 export { dayLine } from './line';

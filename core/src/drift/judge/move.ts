@@ -16,17 +16,19 @@ export type Why = 'no-step' | 'limit';
 
 /** What a person allows, and what of it is left today, in units. */
 export function limitsOf(request: ValidDayRequest, { turns, todayFrom }: Pick<Followed, 'turns' | 'todayFrom'>) {
-  const slope = slopeOf(request).mean;
-  const turn = smallestTurn(request.grinder, slope);
-  // Nobody set limits: a hand moves by what the tolerance is worth, at least by a turn that tells.
-  const worth = Math.log1p(request.toleranceSeconds / request.card.timeSeconds.mean) / slope;
-  const usual = Math.max(1, Math.round(worth / turn)) * turn;
-  const { unitsPerMove, unitsPerDay } = request.limits ?? {
-    unitsPerMove: usual,
-    unitsPerDay: CRAFT.usualMovesPerDay * usual,
-  };
+  const { turn, ...usual } = usualLimits(request);
+  const { unitsPerMove, unitsPerDay } = request.limits ?? usual;
   const used = turns.filter(({ index }) => index >= todayFrom).reduce((sum, { units }) => sum + Math.abs(units), 0);
   return { turn, unitsPerMove, left: Math.max(0, unitsPerDay - used) };
+}
+
+/** Nobody set limits: a hand moves by what the tolerance is worth, at least by a turn that tells. In units of the grinder. */
+export function usualLimits(request: Pick<ValidDayRequest, 'grinder' | 'card' | 'toleranceSeconds'>) {
+  const slope = slopeOf(request).mean;
+  const turn = smallestTurn(request.grinder, slope);
+  const worth = Math.log1p(request.toleranceSeconds / request.card.timeSeconds.mean) / slope;
+  const unitsPerMove = Math.max(1, Math.round(worth / turn)) * turn;
+  return { turn, unitsPerMove, unitsPerDay: CRAFT.usualMovesPerDay * unitsPerMove };
 }
 
 /**
