@@ -9,6 +9,7 @@ import { FoundDosesModule } from './doses/foundDoses.module';
 import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
 import { RoomModule } from './room/room.module';
+import { HandOversModule } from './handOvers/handOvers.module';
 import { KeepingModule } from './keeping/keeping.module';
 import { StationEventsModule } from './stationEvents/stationEvents.module';
 import { JudgingModule } from './judging/judging.module';
@@ -84,6 +85,7 @@ export class AppModule {
         JudgingModule,
         StationEventsModule,
         KeepingModule,
+        HandOversModule,
         RoomModule,
         LiveModule,
         DevicesModule,

@@ -10,6 +10,7 @@ import { FoundDose } from '../doses/foundDose.entity';
 import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
+import { HandOver } from '../handOvers/handOver.entity';
 import { Keeper } from '../keeping/keeper.entity';
 import { StationEvent } from '../stationEvents/stationEvent.entity';
 import { DayMove } from '../judging/dayMove.entity';
@@ -54,6 +55,7 @@ export const MODELS = [
   DayMove,
   StationEvent,
   Keeper,
+  HandOver,
   RoomReading,
   Device,
   Pull,

@@ -24,6 +24,8 @@ const GROUPS: Record<string, string> = {
   DoseWeighings: 'Doses weighed behind a timed grinder',
   FoundDoses: 'The dose found for a basket and a coffee',
   Grinders: 'Grinders, their scales and what they taught',
+  HandOvers: 'A turn at the bar handed over to whoever comes next',
+  Happened: 'What was changed at the bar, and why',
   Health: 'Is it alive, can it take a write',
   Keepers: 'The closed loop of a station: what it may do, and stopping it',
   Machines: 'Machines, their temperatures and readings',

@@ -33,6 +33,8 @@ export const addTagTypes = [
   "DayMoves",
   "StationEvents",
   "Keepers",
+  "HandOvers",
+  "Happened",
   "RoomReadings",
   "Devices",
   "Pulls",
@@ -846,6 +848,45 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Keepers"],
       }),
+      listHandOvers: build.query<ListHandOversApiResponse, ListHandOversApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/hand-overs`,
+            params: {
+              page: queryArg.page,
+              pageSize: queryArg.pageSize,
+              state: queryArg.state,
+              coffeeId: queryArg.coffeeId,
+              stationId: queryArg.stationId,
+              runId: queryArg.runId,
+              grinderId: queryArg.grinderId,
+              basketId: queryArg.basketId,
+            },
+          }),
+          providesTags: ["HandOvers"],
+        },
+      ),
+      getHandOver: build.query<GetHandOverApiResponse, GetHandOverApiArg>({
+        query: (queryArg) => ({ url: `/api/hand-overs/${queryArg.id}` }),
+        providesTags: ["HandOvers"],
+      }),
+      putHandOver: build.mutation<PutHandOverApiResponse, PutHandOverApiArg>({
+        query: (queryArg) => ({
+          url: `/api/hand-overs/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.handOverDto,
+        }),
+        invalidatesTags: ["HandOvers"],
+      }),
+      getHappened: build.query<GetHappenedApiResponse, GetHappenedApiArg>({
+        query: (queryArg) => ({
+          url: `/api/happened`,
+          params: {
+            since: queryArg.since,
+          },
+        }),
+        providesTags: ["Happened"],
+      }),
       listRoomReadings: build.query<
         ListRoomReadingsApiResponse,
         ListRoomReadingsApiArg
@@ -1502,6 +1543,32 @@ export type PutKeeperApiResponse = /** status 200  */ KeeperView;
 export type PutKeeperApiArg = {
   id: string;
   keeperDto: KeeperDto;
+};
+export type ListHandOversApiResponse = /** status 200  */ HandOverPage;
+export type ListHandOversApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetHandOverApiResponse = /** status 200  */ HandOverView;
+export type GetHandOverApiArg = {
+  id: string;
+};
+export type PutHandOverApiResponse = /** status 200  */ HandOverView;
+export type PutHandOverApiArg = {
+  id: string;
+  handOverDto: HandOverDto;
+};
+export type GetHappenedApiResponse = /** status 200  */ HappenedListView;
+export type GetHappenedApiArg = {
+  /** From then on; at most two weeks back */
+  since: string;
 };
 export type ListRoomReadingsApiResponse = /** status 200  */ RoomReadingPage;
 export type ListRoomReadingsApiArg = {
@@ -3516,6 +3583,66 @@ export type KeeperDto = {
   /** until then, HH:MM */
   quietUntil?: string | null;
 };
+export type HandOverView = {
+  /** When the turn began */
+  since: string;
+  at: string;
+  /** What whoever comes next should know */
+  note?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type HandOverPage = {
+  items: HandOverView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type HandOverDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  /** When the turn began */
+  since: string;
+  at: string;
+  /** What whoever comes next should know */
+  note?: string | null;
+};
+export type Happening =
+  | "turned"
+  | "left"
+  | "card"
+  | "coffee"
+  | "bag"
+  | "hopper-filled"
+  | "cleaned"
+  | "held";
+export type HappenedView = {
+  at: string;
+  kind: Happening;
+  stationName: string | null;
+  /** Of the card or the coffee */
+  name: string | null;
+  fromGrind: number | null;
+  toGrind: number | null;
+  /** Of the card */
+  version: number | null;
+  isKeeper: boolean;
+  heldWhy: HoldReason | (null | null);
+  /** As it was said then; empty where nothing was */
+  why: string;
+  /** First name of whoever did it; empty where nobody said so */
+  by: string;
+};
+export type HappenedListView = {
+  /** Oldest first */
+  items: HappenedView[];
+  /** The last one before now */
+  lastHandOver: HandOverView | (null | null);
+};
 export type RoomReadingView = {
   at: string;
   celsius?: number | null;
@@ -3776,6 +3903,10 @@ export const {
   useListKeepersQuery,
   useGetKeeperQuery,
   usePutKeeperMutation,
+  useListHandOversQuery,
+  useGetHandOverQuery,
+  usePutHandOverMutation,
+  useGetHappenedQuery,
   useListRoomReadingsQuery,
   useGetRoomReadingQuery,
   usePutRoomReadingMutation,

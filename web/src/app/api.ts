@@ -83,6 +83,22 @@ export const api = generatedApi.enhanceEndpoints({
       { type: 'Stations', id: stationId },
       rows('Stations'),
     ]),
+    listStationEvents: aList('StationEvents'),
+    getStationEvent: aRow('StationEvents'),
+    putStationEvent: theWriteOf('StationEvents'),
+    listHandOvers: aList('HandOvers'),
+    getHandOver: aRow('HandOvers'),
+    putHandOver: theWriteOf('HandOvers'),
+    getHappened: {
+      providesTags: (
+        ['HandOvers', 'DayMoves', 'Cards', 'CoffeeChanges', 'Bags', 'StationEvents', 'Keepers'] as const
+      ).map(rows),
+    },
+    listKeepers: aList('Keepers'),
+    getKeeper: aRow('Keepers'),
+    putKeeper: theWriteOf('Keepers'),
+    holdKeeper: theWriteOf('Keepers'),
+    goOnKeeping: theWriteOf('Keepers'),
     listDevices: aList('Devices'),
     getDevice: aRow('Devices'),
     putDevice: theWriteOf('Devices'),
@@ -109,6 +125,8 @@ export const api = generatedApi.enhanceEndpoints({
           'Grinders',
           'Machines',
           'DayMoves',
+          'Keepers',
+          'StationEvents',
           'RoomReadings',
           'Openings',
         ] as const

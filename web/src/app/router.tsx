@@ -19,6 +19,7 @@ const places: RouteObject[] = [
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },
   { path: 'shelf/:coffeeId', lazy: async () => ({ Component: (await import('../shelf/CoffeePage')).CoffeePage }) },
   { path: 'opening', lazy: async () => ({ Component: (await import('../opening/OpeningPage')).OpeningPage }) },
+  { path: 'hand-over', lazy: async () => ({ Component: (await import('../handover/HandOverPage')).HandOverPage }) },
   { path: 'measure/:tool?', lazy: async () => ({ Component: (await import('../measure/MeasurePage')).MeasurePage }) },
   { path: 'methods/:methodId', lazy: async () => ({ Component: (await import('../methods/MethodPage')).MethodPage }) },
   { path: 'workshop', lazy: async () => ({ Component: (await import('../workshop/WorkshopPage')).WorkshopPage }) },

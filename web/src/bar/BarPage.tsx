@@ -7,6 +7,7 @@ import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { useNow } from '../parts/useNow';
+import { SinceLast } from '../handover/SinceLast';
 import { AirNow } from './AirNow';
 import styles from './BarPage.module.css';
 import { StationStrip, type StripPanel } from './StationStrip';
@@ -49,12 +50,14 @@ export function BarPage() {
         </h1>
         <p className="quiet">{shop?.name}</p>
         <Link to="/opening">Opening list</Link>
+        <Link to="/hand-over">Hand over</Link>
         <AirNow />
         <p className={styles.used}>
           <span className="numeral">{board.gramsToday} g</span>{' '}
           <span className="quiet">used today, {plural(board.shotsToday, 'shot')}</span>
         </p>
       </header>
+      <SinceLast />
       <ul className={styles.stations}>
         {board.stations.map((station) => (
           <StationStrip

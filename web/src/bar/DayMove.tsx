@@ -2,7 +2,13 @@ import { clockTimeOf, plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { usePutDayMoveMutation, type BoardStationView, type DayMoveView, type JudgedDayView } from '../app/api';
+import {
+  usePutDayMoveMutation,
+  type BoardStationView,
+  type DayMoveView,
+  type JudgedDayView,
+  type StationView,
+} from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ToggleChip } from '../parts/ToggleChip';
 import { useShopHours } from '../parts/useShopHours';
@@ -68,27 +74,39 @@ export function AnswerDrift({ standing, day }: { standing: BoardStationView; day
   );
 }
 
-/** What was answered last, and the way back as long as no shot was pulled since. */
-export function LastAnswer({ move, shotsSince }: { move: DayMoveView; shotsSince: number }) {
+/** What was answered last, and the way back: of a hand's turn as long as no shot was pulled since, of the loop's as long as it stands there. */
+export function LastAnswer({ station, day }: { station: StationView; day: JudgedDayView }) {
   const hours = useShopHours();
   const [putMove, { isLoading, error }] = usePutDayMoveMutation();
-  const { answer, at, toGrind, why } = move;
-  const hour = clockTimeOf(new Date(at), hours);
+  const { lastMove: move, shotsSince } = day;
+  if (!move) return null;
+  const { answer, toGrind, isKeeper, why } = move;
+  const canUndo = answer === 'turned' && (isKeeper ? station.grind === toGrind : shotsSince === 0);
   const undo = (): void => {
-    const { fromGrind: _from, ...dto } = withoutRow(move);
+    const { fromGrind: _from, fromGrindSeconds: _seconds, isKeeper: _keeper, ...dto } = withoutRow(move);
     void putMove({ id: move.id, dayMoveDto: { ...dto, undoneAt: new Date().toISOString() } });
   };
   return (
     <>
       <p className="quiet small">
-        {answer === 'left' ? `Let be at ${hour}: ${why}.` : `Turned to ${plainNumber(toGrind!)} at ${hour}.`}{' '}
-        {answer === 'turned' && shotsSince === 0 && (
+        {answerInWords(move, clockTimeOf(new Date(move.at), hours))}
+        {isKeeper && ` ${why}`}{' '}
+        {canUndo && (
           <Button size="small" loading={isLoading} onClick={undo}>
-            Turn back
+            {isKeeper ? 'Take back' : 'Turn back'}
           </Button>
         )}
       </p>
       <ProblemAlert error={error} />
     </>
   );
+}
+
+/** One line of it: also of a day that is over. */
+export function answerInWords(
+  { answer, toGrind, isKeeper, why }: Pick<DayMoveView, 'answer' | 'toGrind' | 'isKeeper' | 'why'>,
+  hour: string,
+): string {
+  if (answer === 'left') return `Let be at ${hour}: ${why}.`;
+  return `${isKeeper ? 'Olvet turned' : 'Turned'} to ${plainNumber(toGrind!)} at ${hour}.`;
 }

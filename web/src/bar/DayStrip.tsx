@@ -1,4 +1,4 @@
-import { clockTimeOf, plainNumber } from '@olvet/core';
+import { clockTimeOf, plainNumber, type DayEventKind } from '@olvet/core';
 import type { JudgedDayView } from '../app/api';
 import { OutcomeMark, sideOf } from '../parts/Outcome';
 import { useShopHours } from '../parts/useShopHours';
@@ -6,6 +6,14 @@ import { AirLine } from './AirLine';
 import styles from './DayStrip.module.css';
 import strip from './TimeStrip.module.css';
 import { hoursOfDay, type HourScale } from './hoursOfDay';
+
+const MARK_WORDS: Record<DayEventKind, string> = {
+  'bag-opened': 'bag',
+  'hopper-filled': 'hopper',
+  cleaned: 'cleaned',
+  'grind-changed': '',
+  'machine-on': 'on',
+};
 
 /** Every shot of today against the time its card was found at, by the hour; what happened at the station stands between them. */
 export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
@@ -28,7 +36,7 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
         ))}
         {marks.map(({ at, kind, grind }) => (
           <span key={`${kind} ${at}`} className={styles.mark} style={{ left: `${scale.x(Date.parse(at))}%` }}>
-            {kind === 'bag-opened' ? 'bag' : grind === null ? '' : `to ${plainNumber(grind)}`}
+            {grind === null ? MARK_WORDS[kind] : `to ${plainNumber(grind)}`}
           </span>
         ))}
         {shots.map(({ id, timeSeconds, pulledAt, kind, isSpoilt }) => (

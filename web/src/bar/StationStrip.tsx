@@ -13,14 +13,16 @@ import { useShopHours } from '../parts/useShopHours';
 import { AnotherCoffee } from './AnotherCoffee';
 import { BackTo } from './BackTo';
 import { ShotEntry } from './ShotEntry';
+import { KeeperLine } from './KeeperLine';
 import { AnswerDrift, LastAnswer } from './DayMove';
 import { checkInWords, standingOf } from './standing';
 import styles from './StationStrip.module.css';
+import { StationEvents } from './StationEvents';
 import { StationTimes } from './StationTimes';
 import { useOpenRun } from './useOpenRun';
 
 /** What is open under a strip. */
-export type StripPanel = 'shot' | 'another-coffee';
+export type StripPanel = 'shot' | 'another-coffee' | 'events';
 
 export interface StationStripProps {
   standing: BoardStationView;
@@ -31,7 +33,8 @@ export interface StationStripProps {
 
 /** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
 export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
-  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, check, day } = standing;
+  const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, check, day, keeper } =
+    standing;
   const { doseGrams, yieldGrams, temperatureC } = station.target;
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
@@ -65,6 +68,14 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
           >
             Another coffee
           </Button>
+          <Button
+            type="text"
+            aria-expanded={panel === 'events'}
+            aria-label={`Filled or cleaned at ${station.name}`}
+            onClick={() => onPanel(panel === 'events' ? null : 'events')}
+          >
+            Filled, cleaned
+          </Button>
           <BackTo standing={standing} />
           {cardId && (
             <Link to={`/cards/${cardId}`} className={styles.card} aria-label={`Card of ${coffeeName}`}>
@@ -85,8 +96,9 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
         <p className="quiet small">
           {detail} {check && checkInWords(check, hours)}
         </p>
+        {keeper && <KeeperLine keeper={keeper} day={day} name={station.name} />}
         <OpenPull stationId={station.id} />
-        {!openRunId && day?.lastMove && <LastAnswer move={day.lastMove} shotsSince={day.shotsSince} />}
+        {!openRunId && day?.lastMove && <LastAnswer station={station} day={day} />}
         <UndoSaved place={station.id} />
         {!openRunId && urgent && day?.action === 'move' && <AnswerDrift standing={standing} day={day} />}
         <ProblemAlert error={error} />
@@ -116,6 +128,7 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
         </div>
       </div>
       {panel === 'shot' && <ShotEntry standing={standing} onDone={() => onPanel(null)} />}
+      {panel === 'events' && <StationEvents standing={standing} onDone={() => onPanel(null)} />}
       {panel === 'another-coffee' && <AnotherCoffee standing={standing} onDone={() => onPanel(null)} />}
     </li>
   );

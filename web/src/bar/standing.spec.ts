@@ -17,6 +17,7 @@ const standing = (state: BoardStationView['state'], times: number[] = []): Board
   cards: [],
   check: null,
   day: null,
+  keeper: null,
   checkedAt: null,
   beforeCoffeeId: null,
   beforeCoffeeName: null,

@@ -10,7 +10,17 @@ import { stream } from './stream';
 const GATHER_MS = 150;
 /** What may have been written while the stream was away. */
 const MISSED = [
-  ...(['Bags', 'Cards', 'CoffeeChanges', 'Coffees', 'DayMoves', 'Devices'] as const),
+  ...([
+    'Bags',
+    'Cards',
+    'CoffeeChanges',
+    'Coffees',
+    'DayMoves',
+    'Devices',
+    'HandOvers',
+    'Keepers',
+    'StationEvents',
+  ] as const),
   ...(['Grinders', 'Openings', 'Pulls', 'RoomReadings', 'Runs', 'Shots', 'Stations'] as const),
 ];
 

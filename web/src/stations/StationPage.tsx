@@ -9,6 +9,7 @@ import {
   type BoardStationView,
   type SheetShotView,
 } from '../app/api';
+import { KeeperLine } from '../bar/KeeperLine';
 import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
 import { StationTimes } from '../bar/StationTimes';
@@ -22,6 +23,7 @@ import { plural } from '../parts/plural';
 import { UndoSaved } from '../parts/UndoSaved';
 import { useShopDay } from '../parts/useShopDay';
 import { useShopHours } from '../parts/useShopHours';
+import { Limits } from './KeeperForm';
 import { PasteShots } from './PasteShots';
 import styles from './StationPage.module.css';
 
@@ -81,6 +83,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
         </div>
       </header>
       {day === today && <StationTimes standing={standing} />}
+      {standing.keeper && <KeeperLine keeper={standing.keeper} day={standing.day} name={station.name} />}
       <UndoSaved place={station.id} />
       {entering === 'shot' && <ShotEntry standing={standing} onDone={() => setEntering(null)} />}
       {entering === 'paste' && <PasteShots standing={standing} onDone={() => setEntering(null)} />}
@@ -113,6 +116,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </li>
         ))}
       </ul>
+      <Limits standing={standing} />
       <StationRose stationId={station.id} />
       <Drawer open={correcting !== undefined} onClose={() => correct(null)} title="The shot" size={420} destroyOnHidden>
         {correcting && (

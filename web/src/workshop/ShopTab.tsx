@@ -6,6 +6,7 @@ import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ONCE_MORE, useFollowing } from '../parts/useFollowing';
 import styles from './EquipmentTab.module.css';
+import { NumberField } from './fields';
 
 const NO_CURRENCY = new Error('Three letters of a currency, like EUR');
 const TIME_ZONES = ['UTC', ...Intl.supportedValuesOf('timeZone')].map((value) => ({ value }));
@@ -77,6 +78,11 @@ function ShopForm({ shop }: { shop: ShopView }) {
         <Form.Item name="checkAtNewBag" valuePropName="checked">
           <Checkbox>A check shot is due after a new bag</Checkbox>
         </Form.Item>
+        <NumberField
+          name="toleranceSeconds"
+          label="Tolerance, s"
+          extra="Further than this from its found time, for more than a shot, a station drifts"
+        />
         <Button type="primary" htmlType="submit" loading={isLoading}>
           Save
         </Button>
