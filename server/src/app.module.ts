@@ -10,6 +10,7 @@ import { OwnMethodsModule } from './methods/ownMethods.module';
 import { OpeningsModule } from './openings/openings.module';
 import { RoomModule } from './room/room.module';
 import { HandOversModule } from './handOvers/handOvers.module';
+import { EffectsModule } from './effects/effects.module';
 import { KeepingModule } from './keeping/keeping.module';
 import { StationEventsModule } from './stationEvents/stationEvents.module';
 import { JudgingModule } from './judging/judging.module';
@@ -85,6 +86,7 @@ export class AppModule {
         JudgingModule,
         StationEventsModule,
         KeepingModule,
+        EffectsModule,
         HandOversModule,
         RoomModule,
         LiveModule,

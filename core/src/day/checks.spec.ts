@@ -1,4 +1,4 @@
-import { clockTimeOf, clockTimeToday, dueCheck, lastClockTime, USUAL_CHECK_TIMES } from './index';
+import { clockTimeOf, clockTimeToday, dueCheck, lastClockTime, soonerCheck, USUAL_CHECK_TIMES } from './index';
 
 const hours = { timeZone: 'Europe/Lisbon', firstHour: 4 };
 const rule = { checkAtOpening: true, checkTimes: [...USUAL_CHECK_TIMES], checkAtNewBag: true };
@@ -35,6 +35,23 @@ describe('the check a station owes', () => {
     const silent = { checkAtOpening: false, checkTimes: [], checkAtNewBag: false };
     const now = { now: at('12:00'), lastCheckAt: null, bagOpenedAt: at('11:00') };
     expect(dueCheck(silent, now, hours)).toBeNull();
+  });
+});
+
+describe('a check by rule and by drift', () => {
+  const byRule = (time: string, isDue = false) => ({ dueAt: at(time), reason: 'hour' as const, isDue });
+  it.each([
+    ['what is due by the rule says so', byRule('12:00', true), '11:00', 'hour 12:00 due'],
+    ['the sooner one counts', byRule('15:00'), '13:00', 'drift 13:00'],
+    ['the rule where it is sooner', byRule('12:45'), '13:00', 'hour 12:45'],
+    ['a judgement that wants one now', null, '12:30', 'drift 12:30 due'],
+  ])('%s', (_name, rule, lookAgain, expected) => {
+    const { reason, dueAt, isDue } = soonerCheck(rule, at(lookAgain), at('12:30'))!;
+    expect(`${reason} ${clockTimeOf(dueAt, hours)}${isDue ? ' due' : ''}`).toBe(expected);
+  });
+
+  it('is none where nobody asks', () => {
+    expect(soonerCheck(null, null, at('12:00'))).toBeNull();
   });
 });
 

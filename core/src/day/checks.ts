@@ -2,7 +2,7 @@ import dayjs from 'dayjs';
 import { shopDay, shopDayStart, type ShopHours } from './shopDay';
 
 /** Why a check shot is due. */
-export const CHECK_REASONS = ['opening', 'hour', 'new-bag'] as const;
+export const CHECK_REASONS = ['opening', 'hour', 'new-bag', 'drift'] as const;
 export type CheckReason = (typeof CHECK_REASONS)[number];
 
 /** When a shop wants its stations checked. */
@@ -54,6 +54,16 @@ export function dueCheck(
   if (owed) return { dueAt: owed.dueAt, reason: owed.reason, isDue: true };
   const next = points.find((point) => point.dueAt > now && !isDone(point));
   return next ? { dueAt: next.dueAt, reason: next.reason, isDue: false } : null;
+}
+
+/**
+ * The check a station owes by the rule or by how its day is judged, whichever comes first; what is due by the rule says so.
+ * @param lookAgainAt when the judgement of the day wants another shot; null where there is none
+ */
+export function soonerCheck(byRule: DueCheck | null, lookAgainAt: Date | null, now: Date): DueCheck | null {
+  if (byRule?.isDue || lookAgainAt === null) return byRule;
+  const byDrift = { dueAt: lookAgainAt, reason: 'drift' as const, isDue: lookAgainAt <= now };
+  return byRule && byRule.dueAt < lookAgainAt ? byRule : byDrift;
 }
 
 /** The instant of a clock time on the shop's day of `now`; hours before the day's first one are those after midnight. */

@@ -5,6 +5,7 @@ export {
   dueCheck,
   lastClockTime,
   MOST_CHECK_TIMES,
+  soonerCheck,
   USUAL_CHECK_TIMES,
   type CheckReason,
   type CheckRule,

@@ -1,4 +1,4 @@
-import { driftedStart, stationState } from '../index';
+import { driftedStart, judgedStart, stationState } from '../index';
 
 const windowSeconds = { min: 27, max: 33 };
 const state = (timesSeconds: number[], change: { pulledToday?: boolean; runOpen?: boolean } = {}) =>
@@ -72,4 +72,22 @@ describe('driftedStart', () => {
       { grinder: { ...grinder, scale: { min: 0, max: 40, step: 10 } }, grind: 10, shots: poured([26, 26, 26], 10) },
     ],
   ])('is none where %s', (_why, change) => expect(start(change)).toBeNull());
+});
+
+describe('judgedStart', () => {
+  const grinder = { scale: { min: 0, max: 40, step: 0.5 }, finer: 'lower' as const, slope: { mean: 0.07, sd: 0.01 } };
+  const at = (mean: number, grind: number | null = 12) =>
+    judgedStart({ grind, foundSeconds: 30, shiftSeconds: { mean, p10: mean - 1, p90: mean + 1 }, grinder });
+
+  it('leads back to the found time by the near-log law', () => {
+    // ln(34.5/30) / 0.07 = 2 units, coarser is higher.
+    expect(at(4.5)!.grind).toBe(14);
+    expect(at(-4)!.grind).toBe(10);
+    expect(at(4.5)!.sd).toBeGreaterThan(0.2);
+  });
+
+  it('leaves what no step brings nearer, and what nobody knows', () => {
+    expect(at(0.3)).toBeNull();
+    expect(at(4.5, null)).toBeNull();
+  });
 });

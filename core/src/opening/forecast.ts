@@ -1,4 +1,5 @@
 import type { RestBand } from '../coffee/rest';
+import { THUMB } from '../drift/effects';
 import { carry, type AnsweringGrinder, type CarriedStart } from '../drift/carry';
 
 export interface Weather {
@@ -13,6 +14,8 @@ export interface MorningInput {
   band: RestBand | null;
   /** null where nobody looked. */
   weather: { closing: Weather; now: Weather } | null;
+  /** What this shop's own days have taught; the rule of thumb where left out. */
+  effects?: Readonly<Record<'humidity' | 'warmth' | 'age', { mean: number; sd: number }>>;
   grinder: AnsweringGrinder;
   window: { min: number; max: number };
 }
@@ -37,9 +40,6 @@ export interface MorningForecast {
 
 /** Change of ln time a day: gas leaving, then aroma and oils. Older pours faster (rule of thumb, sizes assumed). */
 const AGEING = { settling: -0.012, best: -0.004, fading: -0.009 };
-/** Dry and cool pours faster, humid slower (rule of thumb, sizes assumed): ln time per point of humidity and per °C. */
-const HUMIDITY = 0.003;
-const WARMTH = 0.003;
 /** What a night, another hopper and another hand bring anyhow. */
 const OVERNIGHT_SD = 0.05;
 const TENTH = 1.2816;
@@ -47,8 +47,8 @@ const TENTH = 1.2816;
 const INSIDE = 0.25;
 
 /**
- * What yesterday's closing setting will pour this morning. Every part is an assumed rule of thumb with half its own size
- * as spread, shown one by one so that a person may disagree.
+ * What yesterday's closing setting will pour this morning. Every part is a rule of thumb, or what the shop has learned in its
+ * place, with its own spread, shown one by one so that a person may disagree.
  */
 export function forecastMorning(input: MorningInput): MorningForecast {
   const { closing, grinder, window } = input;
@@ -76,13 +76,14 @@ export function forecastMorning(input: MorningInput): MorningForecast {
   };
 }
 
-function ageing({ ageDays, band }: MorningInput): ForecastPart | null {
+function ageing({ ageDays, band, effects = THUMB }: MorningInput): ForecastPart | null {
   if (ageDays === null || band === null) return null;
   const days = ageDays.now - ageDays.closing;
   if (days <= 0) return null;
-  const logTime = ageingBetween(ageDays.closing, ageDays.now, band);
+  const thumb = ageingBetween(ageDays.closing, ageDays.now, band);
+  const logTime = effects.age.mean * thumb;
   const text = `${days === 1 ? 'A day' : `${Math.round(days)} days`} older: ${percentWord(logTime)}.`;
-  return { logTime, sd: Math.abs(logTime) / 2, text };
+  return { logTime, sd: effects.age.sd * Math.abs(thumb), text };
 }
 
 /**
@@ -100,14 +101,20 @@ export function ageingBetween(fromDays: number, toDays: number, band: RestBand):
   return toDays >= fromDays ? sum : -sum;
 }
 
-function weather({ weather: seen }: MorningInput): ForecastPart | null {
+function weather({ weather: seen, effects = THUMB }: MorningInput): ForecastPart | null {
   if (seen === null) return null;
-  const byHumidity = HUMIDITY * (seen.now.humidityPercent - seen.closing.humidityPercent);
-  const byWarmth = WARMTH * (seen.now.roomC - seen.closing.roomC);
+  const damper = seen.now.humidityPercent - seen.closing.humidityPercent;
+  const warmer = seen.now.roomC - seen.closing.roomC;
+  const byHumidity = effects.humidity.mean * damper;
+  const byWarmth = effects.warmth.mean * warmer;
   const logTime = byHumidity + byWarmth;
   if (Math.abs(logTime) < 0.002) return null;
-  const air = `${word(byHumidity, 'more humid', 'drier')}${byWarmth === 0 ? '' : ` and ${word(byWarmth, 'warmer', 'cooler')}`}`;
-  return { logTime, sd: Math.hypot(byHumidity, byWarmth) / 2, text: `The air is ${air}: ${percentWord(logTime)}.` };
+  const air = `${word(damper, 'more humid', 'drier')}${warmer === 0 ? '' : ` and ${word(warmer, 'warmer', 'cooler')}`}`;
+  return {
+    logTime,
+    sd: Math.hypot(effects.humidity.sd * damper, effects.warmth.sd * warmer),
+    text: `The air is ${air}: ${percentWord(logTime)}.`,
+  };
 }
 
 function word(value: number, up: string, down: string): string {

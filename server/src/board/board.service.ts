@@ -2,7 +2,9 @@ import { Injectable } from '@nestjs/common';
 import {
   daysBetween,
   driftedStart,
+  judgedStart,
   dueCheck,
+  soonerCheck,
   shopDay,
   shopDayStart,
   stationState,
@@ -12,6 +14,7 @@ import {
 import { QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
+import type { JudgedDayView } from '../judging/judged.dto';
 import { JudgeService, type Judgeable } from '../judging/judge.service';
 import { hoursOf, ShopService } from '../shop/shop.service';
 import { shown } from '../database/owned.model';
@@ -97,10 +100,12 @@ export class BoardService {
         // Put up between the queries: it stands on the board at the next look.
         if (!row) return [];
         const own = shots.filter((shot) => shot.stationId === station.id);
-        const check = dueCheck(shop, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
+        const byRule = dueCheck(shop, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
+        const day = judged.get(station.id) ?? null;
+        const check = soonerCheck(byRule, lookAgainAt(day), now);
         return {
-          ...describe(station, row, own, { dayStart, today }),
-          day: judged.get(station.id) ?? null,
+          ...describe(station, row, own, { dayStart, today, day }),
+          day,
           keeper: keeperView(keepers.find(({ id }) => id === station.id)),
           check: shown(check),
           cards: cards.flatMap(({ stationId, ...card }) => (stationId === station.id ? [card] : [])),
@@ -226,6 +231,11 @@ function judgeable(
   });
 }
 
+/** Once a station has poured today; before, the rule of the shop asks. */
+function lookAgainAt(day: JudgedDayView | null): Date | null {
+  return day?.checkAt && day.shots.length > 0 ? new Date(day.checkAt) : null;
+}
+
 /** A person's; while the loop keeps the station, no wider than its own. */
 function limitsOf({ unitsPerMove, unitsPerDay }: Station, keeper: Keeper | undefined): Judgeable['limits'] {
   if (!keeper?.isOn || keeper.heldAt !== null) return { unitsPerMove, unitsPerDay };
@@ -233,6 +243,19 @@ function limitsOf({ unitsPerMove, unitsPerDay }: Station, keeper: Keeper | undef
     unitsPerMove: Math.min(unitsPerMove ?? Infinity, keeper.unitsPerMove),
     unitsPerDay: Math.min(unitsPerDay ?? Infinity, keeper.unitsPerDay),
   };
+}
+
+/** Where the judgement says that the time has drifted, it says where to begin, too: also on the morning after. */
+function startOf(
+  day: JudgedDayView | null,
+  grind: number | null,
+  grinder: Parameters<typeof judgedStart>[0]['grinder'],
+): ReturnType<typeof judgedStart> {
+  if (!day) return null;
+  const { foundSeconds, shiftSeconds, toleranceSeconds } = day;
+  return Math.abs(shiftSeconds.mean) > toleranceSeconds
+    ? judgedStart({ grind, foundSeconds, shiftSeconds, grinder })
+    : null;
 }
 
 function keeperView(row: Keeper | undefined): BoardStationView['keeper'] {
@@ -243,7 +266,7 @@ function describe(
   station: Station,
   names: NamesRow,
   shots: ShotRow[],
-  { dayStart, today }: { dayStart: Date; today: string },
+  { dayStart, today, day }: { dayStart: Date; today: string; day: JudgedDayView | null },
 ): Omit<BoardStationView, 'check' | 'cards' | 'day' | 'keeper'> {
   const { timeSeconds, timer } = station.target;
   const last = shots.at(-1);
@@ -256,13 +279,16 @@ function describe(
   });
   const { finer, learnedSlope } = names;
   const scale = { min: names.min, max: names.max, step: names.step };
-  const start = driftedStart({
-    state,
-    grind: station.grind,
-    shots: onClock.map((shot) => ({ grind: shot.grind ?? null, timeSeconds: shot.timeSeconds! })),
-    windowSeconds: timeSeconds,
-    grinder: { scale, finer, slope: learnedSlope ?? usualSlope(scale) },
-  });
+  const grinder = { scale, finer, slope: learnedSlope ?? usualSlope(scale) };
+  const start =
+    startOf(day, station.grind, grinder) ??
+    driftedStart({
+      state: day ? 'unknown' : state,
+      grind: station.grind,
+      shots: onClock.map((shot) => ({ grind: shot.grind ?? null, timeSeconds: shot.timeSeconds! })),
+      windowSeconds: timeSeconds,
+      grinder,
+    });
   return {
     station: station as unknown as BoardStationView['station'],
     coffeeName: names.coffeeName,

@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common';
-import { dayAfter, restOf, shopDay, stockOf } from '@olvet/core';
-import dayjs from 'dayjs';
+import { clockTimeOf, dayAfter, restOf, shopDay, stockOf } from '@olvet/core';
+import dayjs, { type Dayjs } from 'dayjs';
 import ical, { ICalEventRepeatingFreq, type ICalCalendar } from 'ical-generator';
 import { Clock } from '../clock/clock';
+import { BoardService } from '../board/board.service';
 import { Bag } from '../bags/bag.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Machine } from '../machines/machine.entity';
@@ -13,13 +14,14 @@ import { Station } from '../stations/station.entity';
 /** The bar opens at seven where nothing else is known; a reader moves the event to its own hour. */
 const OPENING_HOUR = 7;
 const USUAL_WARM_UP_MINUTES = 30;
-const CHECK_HOURS = [12, 16];
+const CHECK_MINUTES = 10;
 
 /** Reminders as iCalendar (RFC 5545): switching on, check shots, coffees coming into their own, bags running out. */
 @Injectable()
 export class CalendarService {
   constructor(
     private readonly shelf: ShelfService,
+    private readonly board: BoardService,
     private readonly clock: Clock,
   ) {}
 
@@ -36,7 +38,11 @@ export class CalendarService {
     const calendar = ical({ name: `${shop.name}: Olvet`, prodId: { company: 'Olvet', product: 'Reminders' } });
     const used = new Set(stations.map(({ machineId }) => machineId));
     for (const machine of machines.filter(({ id }) => used.has(id))) addSwitchOn(calendar, machine, today);
-    if (stations.length > 0) addCheckShots(calendar, shopId, today);
+    if (stations.length > 0) addCheckShots(calendar, shop, today);
+    for (const { station, check } of (await this.board.read(shopId)).stations) {
+      if (check?.reason === 'drift')
+        addDriftCheck(calendar, station, dayjs(`${today}T${clockTimeOf(new Date(check.dueAt), shop)}:00`));
+    }
     for (const bag of bags) {
       const coffee = coffees.find(({ id }) => id === bag.coffeeId);
       if (!coffee) continue;
@@ -64,18 +70,31 @@ function addSwitchOn(calendar: ICalCalendar, machine: Machine, today: string): v
   });
 }
 
-function addCheckShots(calendar: ICalCalendar, shopId: string, today: string): void {
-  for (const hour of CHECK_HOURS) {
-    const start = dayjs(today).hour(hour);
+/** Every day at the hours the shop has set. */
+function addCheckShots(calendar: ICalCalendar, { id, checkTimes }: Shop, today: string): void {
+  for (const time of checkTimes) {
+    const start = dayjs(`${today}T${time}:00`);
     calendar.createEvent({
-      id: `check-shot-${hour}-${shopId}`,
+      id: `check-shot-${time}-${id}`,
       start: start.toDate(),
-      end: start.add(10, 'minute').toDate(),
+      end: start.add(CHECK_MINUTES, 'minute').toDate(),
       floating: true,
       summary: 'Check shot at every station',
       repeating: { freq: ICalEventRepeatingFreq.DAILY },
     });
   }
+}
+
+/** Once, where the shots of the day ask for another. */
+function addDriftCheck(calendar: ICalCalendar, { id, name }: { id: string; name: string }, start: Dayjs): void {
+  calendar.createEvent({
+    id: `drift-check-${id}`,
+    start: start.toDate(),
+    end: start.add(CHECK_MINUTES, 'minute').toDate(),
+    floating: true,
+    summary: `Check shot at ${name}`,
+    description: 'By how its shots ran today.',
+  });
 }
 
 /** The day a bag comes into its own and the day it leaves. */

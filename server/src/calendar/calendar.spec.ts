@@ -31,6 +31,15 @@ describe('the calendar', () => {
     expect([...(await events()).keys()]).not.toContain('Switch on Spare');
   });
 
+  it('asks for check shots at the hours the shop has set', async () => {
+    await furnish(house, ' checked');
+    const { isDemo: _isDemo, ...shop } = dtoOf(await house.get('shop')) as Record<string, unknown>;
+    await house.put('shop', { ...shop, checkTimes: ['10:15'] }).expect(200);
+    const { text } = await house.api.get('/api/calendar.ics').expect(200);
+    const starts = text.split('BEGIN:VEVENT').filter((event) => event.includes('Check shot at every station'));
+    expect(starts.map((event) => /DTSTART:\d{8}T(\d{4})/.exec(event)![1])).toEqual(['1015']);
+  });
+
   it('says when a coffee comes into its own, and nothing of days gone by', async () => {
     const ids = await furnish(house, ' rests');
     await bag(ids, { roastedOn: day(4) });

@@ -22,6 +22,7 @@ import * as cardShot from '../../migrations/0014-card-shot';
 import * as theDay from '../../migrations/0015-the-day';
 import * as theAir from '../../migrations/0016-the-air';
 import * as keeping from '../../migrations/0017-keeping';
+import * as forecast from '../../migrations/0019-forecast';
 import * as handOver from '../../migrations/0018-hand-over';
 
 /** In order. A new migration is one new file and a line here. */
@@ -44,6 +45,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0016-the-air': theAir,
   '0017-keeping': keeping,
   '0018-hand-over': handOver,
+  '0019-forecast': forecast,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -22,6 +22,7 @@ const GROUPS: Record<string, string> = {
   Devices: 'Scales, machines, grinders and sensors that speak for themselves',
   Door: 'Letting in tablets of the shop’s own network',
   DoseWeighings: 'Doses weighed behind a timed grinder',
+  Effects: 'What air, age and hour have meant here',
   FoundDoses: 'The dose found for a basket and a coffee',
   Grinders: 'Grinders, their scales and what they taught',
   HandOvers: 'A turn at the bar handed over to whoever comes next',

@@ -1,5 +1,6 @@
 import type { OpeningStep } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
+import type { OpeningForecastDto } from './opening.dto';
 import { Owned } from '../database/owned.model';
 
 /** One morning at one station: when it was switched on, what is done, what the air was like. */
@@ -22,4 +23,8 @@ export class Opening extends Owned {
 
   @Column(DataType.DOUBLE)
   declare humidityPercent: number | null;
+
+  /** As it was shown before the first shot. */
+  @Column(DataType.JSONB)
+  declare forecast: OpeningForecastDto | null;
 }

@@ -10,6 +10,7 @@ import { KeptShots } from '../kept/KeptShots';
 import { useLive } from '../live/useLive';
 import { useShortcuts } from '../parts/useShortcuts';
 import styles from './Layout.module.css';
+import { DueBadge } from './DueBadge';
 import { useNoHeldEnter } from './useNoHeldEnter';
 import { themeChosen } from './settingsSlice';
 import { ShortcutsHelp } from './ShortcutsHelp';
@@ -62,6 +63,7 @@ export function Layout() {
               {icon}
             </span>
             {name}
+            {to === '/' && <DueBadge />}
           </NavLink>
         ))}
         <WhoIsHere />

@@ -33,6 +33,7 @@ export const addTagTypes = [
   "DayMoves",
   "StationEvents",
   "Keepers",
+  "Effects",
   "HandOvers",
   "Happened",
   "RoomReadings",
@@ -848,6 +849,13 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Keepers"],
       }),
+      listLearnedHere: build.query<
+        ListLearnedHereApiResponse,
+        ListLearnedHereApiArg
+      >({
+        query: () => ({ url: `/api/learned-here` }),
+        providesTags: ["Effects"],
+      }),
       listHandOvers: build.query<ListHandOversApiResponse, ListHandOversApiArg>(
         {
           query: (queryArg) => ({
@@ -1544,6 +1552,8 @@ export type PutKeeperApiArg = {
   id: string;
   keeperDto: KeeperDto;
 };
+export type ListLearnedHereApiResponse = /** status 200  */ LearnedHereView[];
+export type ListLearnedHereApiArg = void;
 export type ListHandOversApiResponse = /** status 200  */ HandOverPage;
 export type ListHandOversApiArg = {
   page?: number | null;
@@ -2976,7 +2986,7 @@ export type KeeperView = {
   heldAt: string | null;
   heldWhy: HoldReason | (null | null);
 };
-export type CheckReason = "opening" | "hour" | "new-bag";
+export type CheckReason = "opening" | "hour" | "new-bag" | "drift";
 export type DueCheckView = {
   dueAt: string;
   reason: CheckReason;
@@ -3240,6 +3250,12 @@ export type OwnMethodDto = {
 };
 export type OpeningStep =
   "switched-on" | "flushed" | "cups-warm" | "hopper" | "weather" | "check-shot";
+export type OpeningForecastDto = {
+  grind: number;
+  mean: number;
+  p10: number;
+  p90: number;
+};
 export type OpeningView = {
   /** The revision you last saw; leave out for a new row. */
   revision?: number | null;
@@ -3251,6 +3267,8 @@ export type OpeningView = {
   /** In the room, °C */
   roomC?: number | null;
   humidityPercent?: number | null;
+  /** As it was shown before the first shot: held against that, it says how good forecasts are here */
+  forecast?: OpeningForecastDto | (null | null);
   id: string;
   /** First name of whoever wrote it last; empty where nobody said so */
   changedBy: string;
@@ -3274,6 +3292,8 @@ export type OpeningDto = {
   /** In the room, °C */
   roomC?: number | null;
   humidityPercent?: number | null;
+  /** As it was shown before the first shot: held against that, it says how good forecasts are here */
+  forecast?: OpeningForecastDto | (null | null);
 };
 export type BagStockView = {
   bagId: string;
@@ -3582,6 +3602,27 @@ export type KeeperDto = {
   quietFrom?: string | null;
   /** until then, HH:MM */
   quietUntil?: string | null;
+};
+export type EffectName = "humidity" | "warmth" | "age" | "hour";
+export type LearnedEffectView = {
+  name: EffectName;
+  /** ln time for one unit: a point of humidity, a °C, the usual ageing, an hour */
+  mean: number;
+  sd: number;
+  /** On so many days it was known */
+  days: number;
+};
+export type ForecastScoreView = {
+  /** Mornings whose first shot fell where it was expected */
+  hits: number;
+  /** Mornings that were forecast and poured */
+  mornings: number;
+};
+export type LearnedHereView = {
+  stationId: string;
+  /** Of its grinder */
+  effects: LearnedEffectView[];
+  forecasts: ForecastScoreView;
 };
 export type HandOverView = {
   /** When the turn began */
@@ -3903,6 +3944,7 @@ export const {
   useListKeepersQuery,
   useGetKeeperQuery,
   usePutKeeperMutation,
+  useListLearnedHereQuery,
   useListHandOversQuery,
   useGetHandOverQuery,
   usePutHandOverMutation,

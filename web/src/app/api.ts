@@ -86,6 +86,7 @@ export const api = generatedApi.enhanceEndpoints({
     listStationEvents: aList('StationEvents'),
     getStationEvent: aRow('StationEvents'),
     putStationEvent: theWriteOf('StationEvents'),
+    listLearnedHere: { providesTags: (['Grinders', 'Openings'] as const).map(rows) },
     listHandOvers: aList('HandOvers'),
     getHandOver: aRow('HandOvers'),
     putHandOver: theWriteOf('HandOvers'),

@@ -64,6 +64,7 @@ function judgedStanding({ state, action, why, lastMove, shotsSince }: JudgedDayV
 export function checkInWords({ dueAt, reason, isDue }: DueCheckView, hours: ShopHours): string {
   const hour = clockTimeOf(new Date(dueAt), hours);
   if (!isDue) return `Next check at ${hour}.`;
+  if (reason === 'drift') return 'A check shot is due.';
   if (reason === 'opening') return 'A check shot is due: none today yet.';
   return reason === 'new-bag' ? `A check shot is due: new bag at ${hour}.` : `A check shot is due since ${hour}.`;
 }

@@ -8,7 +8,9 @@ import {
   useListBagsQuery,
   useListCoffeesQuery,
   useListGrindersQuery,
+  useListLearnedHereQuery,
   useListMachinesQuery,
+  type OpeningForecastDto,
 } from '../app/api';
 import { EmptyState } from '../parts/EmptyState';
 import listStyles from '../parts/List.module.css';
@@ -36,6 +38,7 @@ export function OpeningPage() {
   const coffees = useListCoffeesQuery(ALL).data?.items;
   const bags = useListBagsQuery(IN_USE).data?.items;
   const { data: stock } = useGetStockQuery();
+  const { data: learned } = useListLearnedHereQuery();
   const openings = useOpenings();
   const { today, dayOf } = useShopDay();
   const now = useNow(5_000);
@@ -70,6 +73,7 @@ export function OpeningPage() {
       bag,
       before: openings.before(station.id),
       now: opening,
+      learned: learned?.find(({ stationId }) => stationId === station.id),
       today,
       dayOf,
     });
@@ -84,15 +88,24 @@ export function OpeningPage() {
     })),
     now,
   );
+  /** What was expected, as long as nothing was poured that could be known already. */
+  const expected = ({ standing, forecast }: (typeof facts)[number]): { forecast?: OpeningForecastDto } => {
+    const hasPoured = standing.shots.some(({ pulledAt }) => dayOf(pulledAt) === today);
+    if (!forecast || hasPoured) return {};
+    const { mean, p10, p90 } = forecast.timeSeconds;
+    return { forecast: { grind: forecast.closingGrind, mean, p10, p90 } };
+  };
   const air = facts.find(({ opening }) => opening?.humidityPercent != null || opening?.roomC != null)?.opening;
   const writeAir = async (part: { roomC?: number | null; humidityPercent?: number | null }): Promise<void> => {
-    for (const { standing } of facts) await openings.write(standing.station.id, part);
+    for (const fact of facts) await openings.write(fact.standing.station.id, { ...part, ...expected(fact) });
   };
   const switchOn = async (machineId: string, switchedOnAt: string | null): Promise<void> => {
-    for (const { standing, machine, opening } of facts) {
+    for (const fact of facts) {
+      const { standing, machine, opening } = fact;
       if (machine.id !== machineId) continue;
       const done = (opening?.done ?? []).filter((step) => step !== 'switched-on');
       await openings.write(standing.station.id, {
+        ...expected(fact),
         switchedOnAt,
         done: switchedOnAt === null ? done : [...done, 'switched-on'],
       });
@@ -147,6 +160,7 @@ export function OpeningPage() {
               now={now}
               onlyLeft={onlyLeft}
               onSwitch={(at) => void switchOn(fact.machine.id, at)}
+              learned={learned?.find(({ stationId }) => stationId === id)}
               onTick={(step, done) => void openings.tick(id, step, done)}
             />
           );

@@ -2,9 +2,10 @@ import { plainNumber, warmUpAt, type CarriedStart, type OpeningStep } from '@olv
 import { Button } from 'antd';
 import dayjs from 'dayjs';
 import { useNavigate } from 'react-router';
-import type { BoardStationView, CoffeeView, GrinderView, MachineView, OpeningView } from '../app/api';
+import type { BoardStationView, CoffeeView, GrinderView, LearnedHereView, MachineView, OpeningView } from '../app/api';
 import { runStart } from '../bar/openRun';
 import { useOpenRun } from '../bar/useOpenRun';
+import { learnedInWords } from './learnedInWords';
 import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ToggleChip } from '../parts/ToggleChip';
@@ -22,6 +23,7 @@ export interface StationOpeningProps {
   warmUpMinutes: number;
   switchedOnAt: number | null;
   forecast: Morning | null;
+  learned: LearnedHereView | undefined;
   now: number;
   onlyLeft: boolean;
   onSwitch: (at: string | null) => void;
@@ -119,7 +121,7 @@ function Clock({ machine, standing, warmUpMinutes, switchedOnAt, now, onSwitch }
 }
 
 /** What yesterday's setting will pour this morning, and what that implies. */
-function Forecast({ standing, forecast, now }: StationOpeningProps) {
+function Forecast({ standing, forecast, learned, now }: StationOpeningProps) {
   const today = standing.shots.findLast(
     ({ pulledAt, timeSeconds }) => timeSeconds != null && dayjs(pulledAt).isSame(now, 'day'),
   );
@@ -138,6 +140,9 @@ function Forecast({ standing, forecast, now }: StationOpeningProps) {
       <p className="quiet small">
         {parts.map(({ text }) => text).join(' ')} {worthMoving || today ? '' : 'Leave it where it stands.'}
       </p>
+      {learned && (
+        <p className="quiet small">{learnedInWords(learned, standing.day?.foundSeconds ?? timeSeconds.mean)}</p>
+      )}
       {poured}
     </>
   );

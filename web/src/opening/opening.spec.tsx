@@ -115,7 +115,7 @@ describe('opening the bar', () => {
 
 describe('the morning', () => {
   const dayOf = (instant: string): string => dayjs(instant).format('YYYY-MM-DD');
-  const unknown = { bag: null, before: undefined, now: undefined };
+  const unknown = { bag: null, before: undefined, learned: undefined, now: undefined };
   const facts = { standing: standing as never, grinder, coffee, ...unknown, today, dayOf };
 
   it('carries the closing setting, not one of today', () => {

@@ -17,5 +17,6 @@ export {
   type ValidDayRequest,
 } from './contract';
 export { judgeDay, parseDayRequest, type ParsedDayRequest } from './judge';
+export { freedShots, type FreedShot } from './freed';
 export { usualLimits } from './move';
 export { dayLine } from './line';

@@ -165,7 +165,9 @@ function nextCheck(request: ValidDayRequest, followed: Followed): string {
   const room = Math.log1p(request.toleranceSeconds / request.card.timeSeconds.mean) - Math.abs(meanOf(followed.shift));
   const hours = (room / (1.28 * NOISE.walk.perHour)) ** 2;
   const minutes = Math.min(CHECK_MINUTES.most, Math.max(CHECK_MINUTES.least, 60 * hours));
-  return new Date(Date.parse(request.now) + 60_000 * Math.round(minutes)).toISOString();
+  // From the last shot, which is what is known; what lies behind now is due now.
+  const at = followed.shots.at(-1)!.at + 60_000 * Math.round(minutes);
+  return new Date(Math.max(Date.parse(request.now), at)).toISOString();
 }
 
 function reason(code: DayReasonCode, facts: DayReason['facts']): DayReason {
