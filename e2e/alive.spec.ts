@@ -250,7 +250,7 @@ test('two tablets watch one shot; the second takes it over after asking', async 
 test('a drift is seen, answered with one tap, and the next shot confirms it', async ({ page, request, browser }) => {
   await page.goto(house.url);
   const strip = page.getByRole('listitem').filter({ hasText: 'Heron Bank' });
-  await expect(strip.getByText('Drifting fast')).toBeVisible();
+  await expect(strip.getByText('Drifting slow')).toBeVisible();
   const stands = async (): Promise<number> => {
     const board = (await (await request.get(`${house.url}/api/board`)).json()) as {
       stations: { coffeeName: string; station: { grind: number } }[];
@@ -263,16 +263,16 @@ test('a drift is seen, answered with one tap, and the next shot confirms it', as
   const other = await (await browser.newContext()).newPage();
   await other.goto(house.url);
   const there = other.getByRole('listitem').filter({ hasText: 'Heron Bank' });
-  await expect(there.getByText('Drifting fast')).toBeVisible();
-  await strip.getByRole('button', { name: /^Finer/ }).click();
+  await expect(there.getByText('Drifting slow')).toBeVisible();
+  await strip.getByRole('button', { name: /^Coarser/ }).click();
   await expect(strip.getByText('Turned', { exact: true })).toBeVisible();
   // The other tablet hears of it through the stream.
   await expect(there.getByText('Turned', { exact: true })).toBeVisible({ timeout: 2000 });
-  expect(await stands()).toBeLessThan(before);
+  expect(await stands()).toBeGreaterThan(before);
   await strip.getByRole('button', { name: 'Turn back' }).click();
-  await expect(strip.getByText('Drifting fast')).toBeVisible();
+  await expect(strip.getByText('Drifting slow')).toBeVisible();
   expect(await stands()).toBe(before);
-  await strip.getByRole('button', { name: /^Finer/ }).click();
+  await strip.getByRole('button', { name: /^Coarser/ }).click();
   await strip.getByRole('button', { name: 'Shot at Right bar' }).click();
   const entry = page.getByRole('form', { name: 'Shot at Right bar' });
   await entry.getByRole('button', { name: '30', exact: true }).click();

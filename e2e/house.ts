@@ -16,7 +16,7 @@ export class House {
   private address = '';
   private port = 0;
 
-  async open(name: string): Promise<void> {
+  async open(name: string, { devices = true } = {}): Promise<void> {
     const databases = process.env.TEST_DATABASE_URL;
     if (!databases) throw new TypeError('TEST_DATABASE_URL is not set: run the walks with `npm test -- e2e`');
     await createDatabase(databases, name);
@@ -24,6 +24,7 @@ export class House {
     this.port = await freePort();
     this.url = `http://127.0.0.1:${this.port}`;
     await this.start();
+    if (!devices) return;
     this.standIns = await startStandIns(this.url, this.home);
     await whenAllThere(this.url);
   }

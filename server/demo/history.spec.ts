@@ -27,9 +27,19 @@ describe('Lantern Quay', () => {
       return own.slice(-3).map((shot) => shot.timeSeconds as number);
     };
     const mean = (values: number[]): number => values.reduce((a, b) => a + b, 0) / values.length;
-    expect(mean(times('Right bar'))).toBeLessThan(27);
+    expect(mean(times('Right bar'))).toBeGreaterThan(31);
     expect(mean(times('Small bar, decaf'))).toBeGreaterThan(24.5);
     expect(mean(times('Small bar, decaf'))).toBeLessThan(32.5);
+  });
+
+  it('has a day with a story: damp comes up, and the station that is kept was turned once', () => {
+    const damp = rows.room_readings.map(({ humidityPercent }) => humidityPercent as number);
+    expect(damp.at(-1)! - damp[0]!).toBeGreaterThan(8);
+    const [turn] = rows.day_moves;
+    expect(rows.day_moves).toHaveLength(1);
+    expect(turn).toMatchObject({ isKeeper: true, stationId: rows.keepers[0]!.id });
+    const station = rows.stations.find(({ id }) => id === turn!.stationId)!;
+    expect(station.grind).toBe(turn!.toGrind);
   });
 
   it('has the flight of every shot of a dial-in, and of each card the shot it was kept from', () => {

@@ -11,6 +11,7 @@ import {
   pullShot,
   roundTo,
   STEADY_BARISTA,
+  usualSlope,
   type Advice,
   type BrewSettings,
   type LearnedSlope,
@@ -21,6 +22,7 @@ import {
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
+import { addReadings, airSlows } from './air';
 import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
@@ -33,6 +35,9 @@ const MAX_RUN_SHOTS = 7;
 /** With a queue at the till nobody weighs: so often in service. */
 const HURRIED = 4;
 const HUMIDITY_SD = 0.012;
+/** Today at the station that Olvet keeps: so many shots, of which the burrs slow those from the fourth on, until it turns. */
+const KEPT = { shots: 10, driftsFrom: 3, turnsAt: 7, drift: 0.16, mostSteps: 2 };
+
 /**
  * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
  * obeys the model. The same `now` gives the same rows to the last digit.
@@ -46,6 +51,7 @@ export function makeHistory(now: Date): DemoRows {
   }
   for (const name of PEOPLE) maker.add('people', { name, isLead: name === LEAD });
   addPreparation(maker);
+  addReadings(maker);
   return maker.rows;
 }
 
@@ -162,10 +168,14 @@ class StationHistory {
   private serve(coffee: DemoCoffee, daysAgo: number): void {
     const drifting = this.demo.ending === 'drifting' && daysAgo === 0;
     this.weather = 0.8 * this.weather + this.maker.draw(0, HUMIDITY_SD);
-    const count = drifting ? 7 : this.demo.shotsPerDay;
+    const isKept = this.demo.isKept && daysAgo === 0;
+    // The last day is to tell its own story, not that of a spell of weather.
+    if (daysAgo === 0) this.weather *= 0.3;
+    const count = drifting ? 7 : isKept ? KEPT.shots : this.demo.shotsPerDay;
     for (let i = 0; i < count; i += 1) {
-      // A dry wind comes up during the last morning.
-      const wind = drifting ? -0.05 * Math.max(0, i - 1) : 0;
+      // Beside the damp of the noon: a low hopper at the one station, warm burrs at the other.
+      const wind = drifting && i >= 3 ? 0.12 + 0.015 * (i - 3) : isKept && i >= KEPT.driftsFrom ? KEPT.drift : 0;
+      if (isKept && i === KEPT.turnsAt) this.letKeeperTurn(this.maker.at(0, i / count));
       const at = this.maker.at(daysAgo, (i + 0.5) / count);
       // The first one of the day is pulled to see how the recipe stands.
       this.pour({
@@ -175,10 +185,32 @@ class StationHistory {
         hurried: i > 0 && i % HURRIED === 0,
         runId: null,
         previousGrind: this.settings.grind,
-        wind,
+        wind: wind + airSlows(daysAgo, (i + 0.5) / count),
         tasted: i === 0,
       });
     }
+  }
+
+  /** The loop brings the station back by what it was off, in steps of the grinder. */
+  private letKeeperTurn(at: Date): void {
+    const { grinder } = this.demo;
+    const fromGrind = this.settings.grind;
+    const slope = this.learned?.mean ?? usualSlope(grinder).mean;
+    const steps = Math.min(KEPT.mostSteps, Math.max(1, Math.round(KEPT.drift / slope / grinder.step)));
+    const toGrind = fromGrind + (grinder.finer === 'higher' ? -1 : 1) * steps * grinder.step;
+    this.settings = { ...this.settings, grind: toGrind };
+    const why = `${KEPT.turnsAt - KEPT.driftsFrom} shots in a row, about 4 s long.`;
+    const turn = { stationId: this.stationId, at, answer: 'turned', fromGrind, toGrind, why, isKeeper: true };
+    this.maker.add('day_moves', { ...turn, createdAt: at });
+    const limits = {
+      unitsPerMove: KEPT.mostSteps * grinder.step,
+      unitsPerDay: 6 * grinder.step,
+      shotsBetween: 3,
+      fewestShots: 3,
+    };
+    const lookedAt = this.maker.at(0, 0);
+    const made = { id: this.stationId, createdAt: lookedAt, changedBy: LEAD };
+    this.maker.add('keepers', { ...made, ...limits, isOn: true, lookedAt });
   }
 
   private dialIn(coffee: DemoCoffee, daysAgo: number, end: 'keep' | 'leave-open'): void {

@@ -28,6 +28,8 @@ export interface DemoStation {
   shotsPerDay: number;
   /** How the last days end. */
   ending: 'dialling-in' | 'drifting' | 'at-peace';
+  /** Olvet turns this grinder by itself. */
+  isKept?: boolean;
 }
 
 export interface DemoCoffee {
@@ -185,5 +187,6 @@ export const STATIONS: DemoStation[] = [
     },
     shotsPerDay: 2,
     ending: 'at-peace',
+    isKept: true,
   },
 ];

@@ -22,7 +22,10 @@ export type DemoRows = Record<
   | 'weighings'
   | 'found_doses'
   | 'methods'
-  | 'openings',
+  | 'openings'
+  | 'room_readings'
+  | 'day_moves'
+  | 'keepers',
   Record<string, unknown>[]
 >;
 
@@ -51,6 +54,9 @@ export class HistoryMaker {
     found_doses: [],
     methods: [],
     openings: [],
+    room_readings: [],
+    day_moves: [],
+    keepers: [],
   };
   private readonly random: Random = createRandom(SEED);
   private readonly ids = new Map<string, string>();

@@ -1,6 +1,14 @@
-import { METHODS, type Method } from '@olvet/core';
+import { forecastMorning, METHODS, usualSlope, type Method, type Scale } from '@olvet/core';
 import dayjs from 'dayjs';
+import { airAt, mornings } from './air';
 import type { HistoryMaker } from './maker';
+
+interface OpeningForecast {
+  grind: number;
+  mean: number;
+  p10: number;
+  p90: number;
+}
 
 /** What stands around the shots: scales, weighings, a found dose, a method of the house, a coffee at rest, this morning. */
 export function addPreparation(maker: HistoryMaker): void {
@@ -123,29 +131,61 @@ function addFrozenBag(maker: HistoryMaker): void {
   });
 }
 
+/** Days before yesterday on which the list of the morning was kept. */
+const LISTS = 40;
+
 /** Yesterday was humid, this morning is dry; the two groups are on, the small machine is not. */
 function addOpenings(maker: HistoryMaker): void {
   for (const station of maker.rows.stations) {
-    const stationId = station.id;
-    const yesterday = maker.at(1, 0);
-    maker.add('openings', {
-      stationId,
-      day: maker.day(1).format('YYYY-MM-DD'),
-      switchedOnAt: dayjs(yesterday).subtract(45, 'minute').toDate(),
-      done: ['switched-on', 'flushed', 'cups-warm', 'hopper', 'check-shot'],
-      roomC: 20.5,
-      humidityPercent: 64,
-      createdAt: yesterday,
-    });
+    for (const morning of mornings(maker, LISTS)) {
+      const { at, daysAgo, day } = morning;
+      maker.add('openings', {
+        stationId: station.id,
+        day,
+        switchedOnAt: dayjs(at).subtract(25, 'minute').toDate(),
+        done: ['switched-on', 'flushed', 'cups-warm', 'hopper', 'check-shot'],
+        ...airAt(daysAgo, 0),
+        forecast: forecastOf(maker, station, morning),
+        createdAt: at,
+      });
+    }
     const on = station.name === 'Small bar, decaf' ? null : dayjs(maker.now).subtract(28, 'minute').toDate();
     maker.add('openings', {
-      stationId,
+      stationId: station.id,
       day: maker.day(0).format('YYYY-MM-DD'),
       switchedOnAt: on,
       done: on ? ['switched-on', 'hopper'] : [],
-      roomC: 19,
-      humidityPercent: 45,
-      createdAt: maker.now,
+      ...airAt(0, 0),
+      createdAt: maker.at(0, 0),
     });
   }
+}
+
+/** What the last shots before this morning let expect, as the opening list would have shown it; null before the first. */
+function forecastOf(
+  maker: HistoryMaker,
+  station: Record<string, unknown>,
+  { at, daysAgo }: { at: Date; daysAgo: number },
+): OpeningForecast | null {
+  const grinder = maker.row('grinders', station.grinderId as string) as unknown as Scale & {
+    finer: 'lower' | 'higher';
+  };
+  const before = maker.rows.shots.filter(
+    ({ stationId, pulledAt }) => stationId === station.id && (pulledAt as Date) < at,
+  );
+  const closing = before.at(-1);
+  if (!closing) return null;
+  const grind = closing.grind as number;
+  const last = before.filter((shot) => shot.grind === grind).slice(-3);
+  const timeSeconds = last.reduce((sum, shot) => sum + (shot.timeSeconds as number), 0) / last.length;
+  const { timeSeconds: window } = station.target as { timeSeconds: { min: number; max: number } };
+  const forecast = forecastMorning({
+    closing: { grind, timeSeconds },
+    ageDays: null,
+    band: null,
+    weather: { closing: airAt(daysAgo + 1, 0), now: airAt(daysAgo, 0) },
+    grinder: { scale: grinder, finer: grinder.finer, slope: usualSlope(grinder) },
+    window,
+  });
+  return { grind, ...forecast.timeSeconds };
 }

@@ -16,8 +16,8 @@ import {
 export const TICK_SECONDS = 0.05;
 const TICKS_A_STEP = Math.round(STEP_SECONDS / TICK_SECONDS);
 
-/** What a hand puts into the basket where nobody ground for it, g. */
-const USUAL_DOSE = { mean: 18, sd: 0.1 };
+/** A hand's stray where nobody ground for it, g. */
+const DOSE_SD = 0.1;
 /** A timed dose: g/s at setting 12, how much less for each unit finer, the burrs' run-up, and its real spread. */
 const GRINDING = { gramsPerSecond: 4, perUnit: 0.02, at: 12, lagSeconds: 0.3, sdGrams: 0.2 };
 /** Turned finer by more than this with the burrs at rest, they lock, in units. */
@@ -42,7 +42,6 @@ const ON_SCALE = ['nothing', 'cup', 'basket'] as const;
  */
 export class Bench {
   seconds = 0;
-  grind = 12;
   isLocked = false;
   isPoor = false;
   leverBar = 0;
@@ -67,6 +66,8 @@ export class Bench {
   constructor(
     private readonly random: Random,
     private readonly world: PuckWorld = PLAIN_WORLD,
+    /** Where its grinder stands at first. */
+    public grind = 12,
   ) {}
 
   get isRunning(): boolean {
@@ -110,7 +111,7 @@ export class Bench {
       case 'room':
         return {
           celsius: rounded(22.5 + 1.5 * Math.sin(this.seconds / 3000) + drawNormal(this.random, 0, 0.05), 1),
-          humidityPercent: rounded(48 + 6 * Math.sin(this.seconds / 4000) + drawNormal(this.random, 0, 0.2), 1),
+          humidityPercent: rounded(61 + 4 * Math.sin(this.seconds / 4000) + drawNormal(this.random, 0, 0.2), 1),
         };
       case 'refractometer':
         return this.lastTdsPercent === null
@@ -217,12 +218,13 @@ export class Bench {
 
   private turn(setting: number): string | null {
     const isStill = this.seconds >= this.grindingUntil;
-    if (isStill && this.grind - setting > LOCKS_BEYOND) {
+    const finerBy = this.world.grinder.coarserSign * (this.grind - setting);
+    if (isStill && finerBy > LOCKS_BEYOND) {
       this.isLocked = true;
       this.happen('grinder', 'burrs-locked');
       return 'the burrs lock: finer only while they turn. Switch off and unplug before you reach in, then go coarser';
     }
-    if (setting > this.grind) this.isLocked = false;
+    if (finerBy < 0) this.isLocked = false;
     this.grind = setting;
     return null;
   }
@@ -240,7 +242,7 @@ export class Bench {
 
   /** A basket goes in, and an empty cup stands below. */
   private load(): void {
-    const doseGrams = this.basketGrams ?? drawNormal(this.random, USUAL_DOSE.mean, USUAL_DOSE.sd);
+    const doseGrams = this.basketGrams ?? drawNormal(this.random, this.world.basket.nominalGrams, DOSE_SD);
     const resistanceFactor = Math.exp(drawNormal(this.random, 0, 0.05));
     const condition = { resistanceFactor, channelShare: 0, oldGrind: null, oldShare: 0 };
     this.puck = new Puck(this.world, { grind: this.grind, doseGrams, temperatureC: 93 }, condition);

@@ -1,4 +1,4 @@
-import type { DeviceCommand, DeviceKind, DeviceValues } from '@olvet/core';
+import type { DeviceCommand, DeviceValues } from '@olvet/core';
 import type { BenchEvent } from './bench';
 import { STAND_INS } from './lineup';
 import { DeviceLink } from './link';
@@ -8,28 +8,24 @@ export type ToStandIn =
   | { is: 'reading'; values: DeviceValues }
   | { is: 'event'; event: BenchEvent }
   | { is: 'acted'; id: number; why: string | null };
-export interface FromStandIn {
-  is: 'act';
-  id: number;
-  command: DeviceCommand;
-  value?: number;
-}
+export type FromStandIn = { is: 'there' } | { is: 'act'; id: number; command: DeviceCommand; value?: number };
 
-/** One simulated device, a process of its own: `device.js KIND ADDRESS KEY`, started by the bench. */
-function main([kind, address, key]: string[]): void {
-  const standIn = STAND_INS.find((each) => each.kind === (kind as DeviceKind));
+/** One simulated device, a process of its own: `device.js NAME ADDRESS KEY`, started by the bench. */
+function main([name, address, key]: string[]): void {
+  const standIn = STAND_INS.find((each) => each.name === name);
   if (!standIn || !address || !key || !process.send) throw new TypeError('is started by the bench');
-  const { name, unit, capabilities } = standIn;
+  const { kind, unit, capabilities } = standIn;
   const asked = new Map<number, (why: string | null) => void>();
   let count = 0;
   const link = new DeviceLink({
-    ...{ kind: standIn.kind, name, unit, capabilities, address, key, simulated: true },
+    ...{ kind, name: standIn.name, unit, capabilities, address, key, simulated: true },
     onCommand: (command, value) => {
       count += 1;
       process.send!({ is: 'act', id: count, command, value } satisfies FromStandIn);
       return new Promise((answer) => asked.set(count, answer));
     },
     onWord: (word) => {
+      if (word.type === 'welcome') process.send!({ is: 'there' } satisfies FromStandIn);
       if (word.type === 'refused') process.stderr.write(`${name}: ${word.message}\n`);
     },
   });

@@ -18,12 +18,21 @@ export async function startStandIns(url: string, home: string): Promise<ChildPro
   const account = serverAccount();
   const own = account.drop && canRead(account, MAIN) ? { uid: account.uid, gid: account.gid } : {};
   const address = `${url.replace(/^http/, 'ws')}/api/devices/socket`;
-  return spawn(process.execPath, [MAIN, address, secretOf(home)], {
+  const small = await keptGrind(url);
+  return spawn(process.execPath, [MAIN, address, secretOf(home), ...(small === null ? [] : [String(small)])], {
     ...own,
     detached: true,
     // It ends when its input does: with this process, however that ends.
     stdio: ['pipe', 'ignore', 'inherit'],
   });
+}
+
+/** Where the grinder stands that Olvet may turn by itself: its stand-in stands there, too. */
+async function keptGrind(url: string): Promise<number | null> {
+  const { stations } = (await (await fetch(`${url}/api/board`)).json()) as {
+    stations: { keeper: object | null; station: { grind: number | null } }[];
+  };
+  return stations.find(({ keeper }) => keeper !== null)?.station.grind ?? null;
 }
 
 /** Resolves once every simulated device has said hello. */

@@ -34,22 +34,28 @@ export class Refusal {
 /** Days by the calendar, as tests say "today". */
 export const CALENDAR = { timeZone: new Intl.DateTimeFormat().resolvedOptions().timeZone, firstHour: 0 };
 
+/** The house that stands behind every page. */
+export const SHOP = {
+  id: 'shop',
+  name: 'Kelp Street',
+  currency: 'EUR',
+  temperatureUnit: 'C',
+  ...CALENDAR,
+  checkAtOpening: true,
+  checkTimes: ['12:00'],
+  checkAtNewBag: true,
+  toleranceSeconds: 3,
+  isDemo: false,
+  revision: 1,
+};
+
 /**
  * A server that answers from memory. Reads are given by path; writes answer with what was sent, unless given by
  * "PUT /path".
  */
 export function fakeHouse(replies: Record<string, Reply>): { written: Written[]; replies: Record<string, Reply> } {
   const written: Written[] = [];
-  const shop = {
-    id: 'shop',
-    name: 'Kelp Street',
-    currency: 'EUR',
-    temperatureUnit: 'C',
-    ...CALENDAR,
-    isDemo: false,
-    revision: 1,
-  };
-  const all: Record<string, Reply> = { '/api/shop': shop, ...replies };
+  const all: Record<string, Reply> = { '/api/shop': SHOP, ...replies };
   globalThis.fetch = async (input: RequestInfo | URL): Promise<Response> => {
     const request = input as Request;
     const url = new URL(request.url);

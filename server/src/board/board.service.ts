@@ -89,11 +89,10 @@ export class BoardService {
       Keeper.findAll({ where: { shopId } }),
     ]);
     const namesOf = new Map(names.map((row) => [row.stationId, row]));
-    const judged = await this.judges.judge(
-      shopId,
-      judgeable(stations, { names: namesOf, cards, keepers, shop }),
+    const judged = await this.judges.judge(shopId, judgeable(stations, { names: namesOf, cards, keepers, shop }), {
+      now,
       dayStart,
-    );
+    });
     return {
       stations: stations.flatMap((station) => {
         const row = namesOf.get(station.id);
@@ -102,7 +101,7 @@ export class BoardService {
         const own = shots.filter((shot) => shot.stationId === station.id);
         const byRule = dueCheck(shop, { now, lastCheckAt: row.checkedAt, bagOpenedAt: row.bagOpenedAt }, hours);
         const day = judged.get(station.id) ?? null;
-        const check = soonerCheck(byRule, lookAgainAt(day), now);
+        const check = soonerCheck(byRule, row.openRunId === null ? lookAgainAt(day) : null, now);
         return {
           ...describe(station, row, own, { dayStart, today, day }),
           day,
@@ -231,9 +230,10 @@ function judgeable(
   });
 }
 
-/** Once a station has poured today; before, the rule of the shop asks. */
+/** Once a station has poured today; before, the rule of the shop asks. What is to be turned needs no look first. */
 function lookAgainAt(day: JudgedDayView | null): Date | null {
-  return day?.checkAt && day.shots.length > 0 ? new Date(day.checkAt) : null;
+  const isAsked = day?.checkAt && day.shots.length > 0 && (day.action === 'none' || day.action === 'check');
+  return isAsked ? new Date(day.checkAt!) : null;
 }
 
 /** A person's; while the loop keeps the station, no wider than its own. */

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { DeviceCommand, DeviceHello } from '@olvet/core';
+import type { DeviceCommand, DeviceHello, DeviceKind } from '@olvet/core';
 import { createHash, randomInt, randomUUID } from 'node:crypto';
 import { firstValueFrom, filter, map, timeout, TimeoutError } from 'rxjs';
 import { Sequelize } from 'sequelize-typescript';
@@ -8,6 +8,7 @@ import { notFound, Problem } from '../common/problem';
 import { createStore, type Resource } from '../common/store';
 import { CONFIG, type Config } from '../config';
 import { shown, type Shown } from '../database/owned.model';
+import { Keeper } from '../keeping/keeper.entity';
 import { LiveService, type HouseEvent } from '../live/live.service';
 import { ShopService } from '../shop/shop.service';
 import { Station } from '../stations/station.entity';
@@ -23,7 +24,7 @@ const COMMAND_MS = 5000;
 const MOST_WAITING = 20;
 const CODE_DIGITS = 4;
 
-/** Which of the devices of a demo belong to its first station; the others are shared. */
+/** Which of the devices of a demo belong to a station; the others are shared. */
 const AT_STATION = new Set(['scale', 'machine', 'grinder']);
 
 @Injectable()
@@ -80,16 +81,21 @@ export class DevicesService {
     }
     // Of the demo, on this very machine: nobody needs to be asked.
     const isOfDemo = simulated && isHere && (await this.shops.get(shopId)).isDemo;
-    const station = AT_STATION.has(kind)
-      ? await Station.findOne({ where: { shopId }, order: [['position', 'ASC']] })
-      : null;
+    const stationId = isOfDemo && AT_STATION.has(kind) ? await this.demoPlace(shopId, kind) : null;
     return Device.create({
       ...{ ...self, shopId, id: v7(), keyHash },
       name: await this.freeName(shopId, hello.name.trim()),
       code: isOfDemo ? null : String(randomInt(10 ** CODE_DIGITS)).padStart(CODE_DIGITS, '0'),
       letInAt: isOfDemo ? new Date(this.config.now()) : null,
-      stationId: isOfDemo ? (station?.id ?? null) : null,
+      stationId,
     });
+  }
+
+  /** The first station; where it has such a device already, the one whose grinder Olvet turns by itself. */
+  private async demoPlace(shopId: string, kind: DeviceKind): Promise<string | null> {
+    const first = await Station.findOne({ where: { shopId }, order: [['position', 'ASC']] });
+    if (!first || !(await Device.count({ where: { shopId, kind, stationId: first.id } }))) return first?.id ?? null;
+    return (await Keeper.findOne({ where: { shopId } }))?.id ?? null;
   }
 
   /** It is still there, or has left. */

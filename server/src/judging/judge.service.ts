@@ -2,7 +2,6 @@ import { Injectable } from '@nestjs/common';
 import { judgeDay, parseDayRequest, usualLimits, type DayRequest, type FoundTime, type ShotKind } from '@olvet/core';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { Clock } from '../clock/clock';
 import type { RecipeDto } from '../cards/card.dto';
 import { shown } from '../database/owned.model';
 import type { Grinder } from '../grinders/grinder.entity';
@@ -54,15 +53,15 @@ const MOST_READINGS = 500;
 /** How stations stand against the times their cards were found at. */
 @Injectable()
 export class JudgeService {
-  constructor(
-    private readonly sequelize: Sequelize,
-    private readonly clock: Clock,
-  ) {}
+  constructor(private readonly sequelize: Sequelize) {}
 
   /** By station; a station without a card that has a found time is not judged. */
-  async judge(shopId: string, stations: readonly Judgeable[], dayStart: Date): Promise<Map<string, JudgedDayView>> {
+  async judge(
+    shopId: string,
+    stations: readonly Judgeable[],
+    { now, dayStart }: { now: Date; dayStart: Date },
+  ): Promise<Map<string, JudgedDayView>> {
     if (stations.length === 0) return new Map();
-    const now = this.clock.now();
     const since = new Date(now.getTime() - LOOKS_BACK_MS);
     const ids = stations.map(({ stationId }) => stationId);
     const [shots, moves, openings, readings, events] = await Promise.all([

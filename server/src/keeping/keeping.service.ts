@@ -7,7 +7,7 @@ import {
   type KeeperFacts,
   type KeeperStep,
 } from '@olvet/core';
-import { v5, v7 } from 'uuid';
+import { v5, v7, version } from 'uuid';
 import type { BoardStationView } from '../board/board.dto';
 import { BoardService } from '../board/board.service';
 import { Clock } from '../clock/clock';
@@ -28,10 +28,14 @@ import { KeepersService } from './keepers.service';
 
 /** A device that falls silent, or a bag that is opened, is noticed at least so often. */
 const WATCH_EVERY_MS = 10_000;
+/** After a start devices take a moment to come back. */
+const WATCH_FROM_MS = 60_000;
 /** A machine counts from its pump. */
 const MACHINE_CLOCK = 'pump-on';
 /** A turn takes no longer, answer included. */
 const ACTS_MS = 8000;
+/** Version of the ids made by `v5`. */
+const TOLD = 5;
 /** A person's shot of the same moment is theirs to keep, s. */
 const SAME_SHOT_SECONDS = 20;
 
@@ -43,6 +47,7 @@ const SAME_SHOT_SECONDS = 20;
 export class KeepingService implements OnApplicationBootstrap, BeforeApplicationShutdown {
   private readonly logger = new Logger(KeepingService.name);
   private watch: NodeJS.Timeout | null = null;
+  private readonly began = performance.now();
 
   constructor(
     private readonly live: LiveService,
@@ -189,7 +194,11 @@ export class KeepingService implements OnApplicationBootstrap, BeforeApplication
     const card = standing?.cards[0];
     if (!standing || !card) return;
     const last = standing.shots.at(-1);
-    const isSaid = last && Math.abs(now.getTime() - Date.parse(last.pulledAt)) < SAME_SHOT_SECONDS * 1000;
+    // What the machine told itself has an id made of its words.
+    const isSaid =
+      last &&
+      version(last.id) !== TOLD &&
+      Math.abs(now.getTime() - Date.parse(last.pulledAt)) < SAME_SHOT_SECONDS * 1000;
     if (isSaid && last.timeSeconds != null && Math.abs(last.timeSeconds - timeSeconds) <= 1) return;
     const turned = standing.day?.lastMove?.isKeeper && standing.day.shotsSince === 0;
     const poured = { cardVersionId: card.versionId, grind: standing.station.grind, timeSeconds, timer: MACHINE_CLOCK };
@@ -213,6 +222,7 @@ export class KeepingService implements OnApplicationBootstrap, BeforeApplication
   }
 
   private async lookAtAll(): Promise<void> {
+    if (performance.now() - this.began < WATCH_FROM_MS) return;
     const keepers = await Keeper.findAll({ where: { isOn: true, heldAt: null } });
     for (const { shopId, id } of keepers) await this.step(shopId, id);
   }

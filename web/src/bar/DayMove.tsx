@@ -59,7 +59,7 @@ export function AnswerDrift({ standing, day }: { standing: BoardStationView; day
           <Button type="primary" loading={isLoading} onClick={() => void answer('turned', day.why.join(' '))}>
             {moveInWords(move, finer)}
           </Button>
-          <Button type="text" onClick={() => setLeaving(true)}>
+          <Button type="text" className={styles.leave} onClick={() => setLeaving(true)}>
             Leave it
           </Button>
         </div>

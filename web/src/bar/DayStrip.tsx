@@ -7,6 +7,9 @@ import styles from './DayStrip.module.css';
 import strip from './TimeStrip.module.css';
 import { hoursOfDay, type HourScale } from './hoursOfDay';
 
+/** As wide as a word of a mark, per cent of the strip. */
+const WORD_PERCENT = 14;
+
 const MARK_WORDS: Record<DayEventKind, string> = {
   'bag-opened': 'bag',
   'hopper-filled': 'hopper',
@@ -34,9 +37,9 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
             {plainNumber(edge, 1)}
           </span>
         ))}
-        {marks.map(({ at, kind, grind }) => (
+        {marks.map(({ at, kind, grind }, i) => (
           <span key={`${kind} ${at}`} className={styles.mark} style={{ left: `${scale.x(Date.parse(at))}%` }}>
-            {grind === null ? MARK_WORDS[kind] : `to ${plainNumber(grind)}`}
+            {hasRoom(marks, i, scale) && (grind === null ? MARK_WORDS[kind] : `to ${plainNumber(grind)}`)}
           </span>
         ))}
         {shots.map(({ id, timeSeconds, pulledAt, kind, isSpoilt }) => (
@@ -54,6 +57,12 @@ export function DayStrip({ day, now }: { day: JudgedDayView; now: number }) {
       <AirLine air={day.air} scale={scale} />
     </figure>
   );
+}
+
+/** Words of marks close by would run into each other: the last of them speaks. */
+function hasRoom(marks: JudgedDayView['marks'], i: number, scale: HourScale): boolean {
+  const next = marks[i + 1];
+  return !next || scale.x(Date.parse(next.at)) - scale.x(Date.parse(marks[i]!.at)) >= WORD_PERCENT;
 }
 
 function Hours({ scale }: { scale: HourScale }) {

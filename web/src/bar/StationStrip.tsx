@@ -74,7 +74,7 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
             aria-label={`Filled or cleaned at ${station.name}`}
             onClick={() => onPanel(panel === 'events' ? null : 'events')}
           >
-            Filled, cleaned
+            Filled
           </Button>
           <BackTo standing={standing} />
           {cardId && (

@@ -141,7 +141,9 @@ function Forecast({ standing, forecast, learned, now }: StationOpeningProps) {
         {parts.map(({ text }) => text).join(' ')} {worthMoving || today ? '' : 'Leave it where it stands.'}
       </p>
       {learned && (
-        <p className="quiet small">{learnedInWords(learned, standing.day?.foundSeconds ?? timeSeconds.mean)}</p>
+        <p className="quiet small">
+          {learnedInWords(learned, standing.day?.foundSeconds ?? timeSeconds.mean, ['humidity'])}
+        </p>
       )}
       {poured}
     </>

@@ -1,4 +1,4 @@
-import { plainNumber, type EffectName } from '@olvet/core';
+import { EFFECTS, plainNumber, type EffectName } from '@olvet/core';
 import type { LearnedEffectView, LearnedHereView } from '../app/api';
 
 /** Fewer days than this teach nothing that the rule of thumb did not say. */
@@ -14,8 +14,13 @@ const SAID: Partial<Record<EffectName, { units: number; of: string }>> = {
 };
 
 /** "Here 10 % more humidity has meant +0.8 s (±0.5, 41 days)." Empty as long as nothing was learned. */
-export function learnedInWords({ effects, forecasts }: LearnedHereView, foundSeconds: number): string {
-  const said = effects.flatMap((effect) => effectInWords(effect, foundSeconds) ?? []);
+export function learnedInWords(
+  { effects, forecasts }: LearnedHereView,
+  foundSeconds: number,
+  names: readonly EffectName[] = EFFECTS,
+): string {
+  const told = effects.filter(({ name }) => names.includes(name));
+  const said = told.flatMap((effect) => effectInWords(effect, foundSeconds) ?? []);
   const { hits, mornings } = forecasts;
   return [
     ...(said.length > 0 ? [`Here ${said.join(', ')}.`] : []),

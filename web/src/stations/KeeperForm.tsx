@@ -1,4 +1,4 @@
-import { FIRST_KEEPER, plainNumber } from '@olvet/core';
+import { FIRST_KEEPER, plainNumber, roundTo } from '@olvet/core';
 import { Button, Form, Input, Switch } from 'antd';
 import { useState } from 'react';
 import {
@@ -54,7 +54,13 @@ function HandLimits({ standing: { station } }: { standing: BoardStationView }) {
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
   };
   return (
-    <Form form={form} layout="vertical" initialValues={station} onFinish={(fields: StationDto) => void save(fields)}>
+    <Form
+      form={form}
+      name="hand"
+      layout="vertical"
+      initialValues={station}
+      onFinish={(fields: StationDto) => void save(fields)}
+    >
       <h3>By hand</h3>
       <ProblemAlert error={error} overtaken={ONCE_MORE} />
       <OptionalNumberField
@@ -78,8 +84,8 @@ function KeeperForm({ standing: { station, keeper, day } }: { standing: BoardSta
   const step = day?.turnUnits ?? 1;
   const first: KeeperDto = {
     isOn: false,
-    unitsPerMove: FIRST_KEEPER.steps * step,
-    unitsPerDay: FIRST_KEEPER.stepsPerDay * step,
+    unitsPerMove: roundTo(FIRST_KEEPER.steps * step, 4),
+    unitsPerDay: roundTo(FIRST_KEEPER.stepsPerDay * step, 4),
     shotsBetween: FIRST_KEEPER.shots,
     fewestShots: FIRST_KEEPER.shots,
   };
@@ -93,7 +99,13 @@ function KeeperForm({ standing: { station, keeper, day } }: { standing: BoardSta
     if ('error' in done) form.setFields(formErrors(problemOf(done.error)) as never);
   };
   return (
-    <Form form={form} layout="vertical" initialValues={initial} onFinish={(fields: KeeperDto) => void save(fields)}>
+    <Form
+      form={form}
+      name="keeper"
+      layout="vertical"
+      initialValues={initial}
+      onFinish={(fields: KeeperDto) => void save(fields)}
+    >
       <h3>By Olvet itself</h3>
       {missing.length > 0 && (
         <p className="quiet small">

@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import {
   useGetBoardQuery,
   useGetStationDayQuery,
+  useListLearnedHereQuery,
   useListShotsQuery,
   type BoardStationView,
   type SheetShotView,
@@ -15,6 +16,7 @@ import { checkInWords, standingOf } from '../bar/standing';
 import { StationTimes } from '../bar/StationTimes';
 import { ShotForm } from '../dialin/ShotForm';
 import { ANY_BASKET } from '../dialin/useDoubts';
+import { learnedInWords } from '../opening/learnedInWords';
 import { day as dayInWords } from '../parts/format';
 import { lineOfShot } from '../parts/lineOfShot';
 import { Loading } from '../parts/Loading';
@@ -116,6 +118,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </li>
         ))}
       </ul>
+      <LearnedHere standing={standing} />
       <Limits standing={standing} />
       <StationRose stationId={station.id} />
       <Drawer open={correcting !== undefined} onClose={() => correct(null)} title="The shot" size={420} destroyOnHidden>
@@ -131,6 +134,20 @@ function StationDay({ standing }: { standing: BoardStationView }) {
         )}
       </Drawer>
     </div>
+  );
+}
+
+/** What air and hours have meant at this station, in seconds of its card. */
+function LearnedHere({ standing: { station, day } }: { standing: BoardStationView }) {
+  const { data } = useListLearnedHereQuery();
+  const learned = data?.find(({ stationId }) => stationId === station.id);
+  const words = learned && day ? learnedInWords(learned, day.foundSeconds) : '';
+  if (words === '') return null;
+  return (
+    <section aria-labelledby="learned">
+      <h2 id="learned">Learned here</h2>
+      <p className="quiet">{words}</p>
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { CALENDAR, fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
+import { SHOP, fakeHouse, OVERTAKEN, pageOf, Refusal, renderPage, type Written } from '../../testing/house';
 import { sheetView } from '../../testing/sheet.fixture';
 import { ONCE_MORE } from '../parts/useFollowing';
 import { WorkshopPage } from './WorkshopPage';
@@ -128,12 +128,11 @@ describe('the workshop', () => {
   });
 
   it('does so for the house itself', async () => {
-    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', ...CALENDAR, revision: 1 };
-    let stored: object = shop;
+    let stored: object = SHOP;
     const { written, replies } = fakeHouse({ '/api/shop': () => stored, 'PUT /api/shop': OVERTAKEN });
     renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });
     fireEvent.change(await screen.findByLabelText('Currency'), { target: { value: 'SEK' } });
-    stored = { ...shop, name: 'Lantern Quay', revision: 2 };
+    stored = { ...SHOP, name: 'Lantern Quay', revision: 2 };
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(screen.getByLabelText('Name of the house')).toHaveValue('Lantern Quay'));
     expect(screen.getByText(ONCE_MORE)).toBeInTheDocument();
@@ -144,18 +143,17 @@ describe('the workshop', () => {
   });
 
   it('follows in a field that was typed in and saved, too', async () => {
-    const shop = { id: 'shop', name: 'Kelp Street', currency: 'EUR', temperatureUnit: 'C', ...CALENDAR, revision: 1 };
-    let stored: object = shop;
+    let stored: object = SHOP;
     const { written, replies } = fakeHouse({ '/api/shop': () => stored });
     renderPage(<WorkshopPage />, { path: '/workshop', at: '/workshop?tab=shop' });
     fireEvent.change(await screen.findByLabelText('Currency'), { target: { value: 'sek' } });
-    stored = { ...shop, currency: 'SEK', revision: 2 };
+    stored = { ...SHOP, currency: 'SEK', revision: 2 };
     const save = screen.getByRole('button', { name: 'Save' });
     fireEvent.click(save);
     expect(await screen.findByText('Saved.')).toBeInTheDocument();
     await waitFor(() => expect(screen.getByLabelText('Currency')).toHaveValue('SEK'));
     replies['PUT /api/shop'] = OVERTAKEN;
-    stored = { ...shop, currency: 'NOK', revision: 3 };
+    stored = { ...SHOP, currency: 'NOK', revision: 3 };
     fireEvent.click(save);
     await waitFor(() => expect(screen.getByLabelText('Currency')).toHaveValue('NOK'));
     expect(written.map(({ body }) => body.revision)).toEqual([1, 2]);
