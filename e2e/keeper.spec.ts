@@ -157,7 +157,7 @@ test('a lead lets Olvet keep a station; it turns, is held, goes on, and its turn
     .click();
   await bar.pour();
   await expect.poll(() => bar.grind).toBeGreaterThan(turned);
-  await expect(strip(page).getByText(/^Olvet turned to/)).toBeVisible();
+  await expect(strip(page).getByText(new RegExp(`^Olvet turned to ${bar.grind} `))).toBeVisible();
   // A person disagrees: the grinder goes back by itself, and the loop holds.
   await strip(page).getByRole('button', { name: 'Take back' }).click();
   await expect(strip(page).getByText('Its last turn was taken back.')).toBeVisible();

@@ -57,6 +57,8 @@ async function pour(url: string, { station, day, cards }: Standing, turn: number
       timeSeconds: (day?.foundSeconds ?? 28) + Math.sin(turn),
       timer: 'pump-on',
       pulledAt: new Date().toISOString(),
+      seen: [],
+      purged: true,
     },
   };
   const answer = await fetch(`${url}/api/shots/${v7()}`, {

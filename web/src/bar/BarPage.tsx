@@ -1,5 +1,5 @@
 import { Button } from 'antd';
-import { useState } from 'react';
+import { startTransition, useCallback, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useGetBoardQuery, useGetShopQuery } from '../app/api';
 import { useIsLive } from '../live/useIsLive';
@@ -26,6 +26,11 @@ export function BarPage() {
   const now = new Date(useNow(10_000));
   const navigate = useNavigate();
   const [open, setOpen] = useState<{ stationId: string; panel: StripPanel } | null>(null);
+  const onPanel = useCallback(
+    // In slices, so that a form that opens holds nothing up.
+    (stationId: string, panel: StripPanel | null) => startTransition(() => setOpen(panel && { stationId, panel })),
+    [],
+  );
   if (!board) return <Loading className={styles.loading} error={error} />;
   if (board.stations.length === 0) {
     return (
@@ -64,7 +69,7 @@ export function BarPage() {
             key={station.station.id}
             standing={station}
             panel={open?.stationId === station.station.id ? open.panel : null}
-            onPanel={(panel) => setOpen(panel && { stationId: station.station.id, panel })}
+            onPanel={onPanel}
           />
         ))}
       </ul>

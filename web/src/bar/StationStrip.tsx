@@ -1,5 +1,6 @@
 import { plainNumber } from '@olvet/core';
 import { Button } from 'antd';
+import { memo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { BoardStationView } from '../app/api';
 import { useGetShopQuery } from '../app/api';
@@ -28,14 +29,15 @@ export interface StationStripProps {
   standing: BoardStationView;
   /** null where nothing is open here. */
   panel: StripPanel | null;
-  onPanel: (panel: StripPanel | null) => void;
+  onPanel: (stationId: string, panel: StripPanel | null) => void;
 }
 
-/** One station: what it pours, where the grinder stands, how the last shots ran, what it needs. */
-export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
+/** One station, drawn again only where it has changed: what it pours, where the grinder stands, how the last shots ran, what it needs. */
+export const StationStrip = memo(function StationStrip({ standing, panel, onPanel: onPanelOf }: StationStripProps) {
   const { station, coffeeName, grinderName, machineName, ageDays, start, openRunId, cardId, check, day, keeper } =
     standing;
   const { doseGrams, yieldGrams, temperatureC } = station.target;
+  const onPanel = (to: StripPanel | null): void => onPanelOf(station.id, to);
   const { data: shop } = useGetShopQuery();
   const navigate = useNavigate();
   const methods = useMethods();
@@ -132,4 +134,4 @@ export function StationStrip({ standing, panel, onPanel }: StationStripProps) {
       {panel === 'another-coffee' && <AnotherCoffee standing={standing} onDone={() => onPanel(null)} />}
     </li>
   );
-}
+});
