@@ -23,6 +23,7 @@ import * as theDay from '../../migrations/0015-the-day';
 import * as theAir from '../../migrations/0016-the-air';
 import * as keeping from '../../migrations/0017-keeping';
 import * as forecast from '../../migrations/0019-forecast';
+import * as toldSheets from '../../migrations/0020-told-sheets';
 import * as handOver from '../../migrations/0018-hand-over';
 
 /** In order. A new migration is one new file and a line here. */
@@ -46,6 +47,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0017-keeping': keeping,
   '0018-hand-over': handOver,
   '0019-forecast': forecast,
+  '0020-told-sheets': toldSheets,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

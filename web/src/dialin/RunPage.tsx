@@ -27,9 +27,11 @@ import { StartHint } from './StartHint';
 import { TastePanel } from './TastePanel';
 import { useAdvice, useReview, useWhatIf } from './useAdvice';
 import { useSheetState } from './useSheetState';
+import { useIsLive } from '../live/useIsLive';
 import { useSheetWriting, type PulledShot } from './useSheetWriting';
 
-const REFRESH_MS = 15_000;
+/** Where the stream is cut the sheet is asked for again and again; where it is there, for what nobody is told of. */
+const REFRESH_MS = { cut: 15_000, live: 300_000 };
 
 /** Charts are heavy, and few open them at the bar. */
 const WhyDrawer = lazy(() => import('./WhyDrawer'));
@@ -38,7 +40,11 @@ const TraceDrawer = lazy(() => import('../pull/TraceDrawer'));
 /** What should the next shot be? */
 export function RunPage() {
   const { runId } = useParams<'runId'>();
-  const { currentData: sheet, error } = useGetSheetQuery({ id: runId! }, { pollingInterval: REFRESH_MS });
+  const isLive = useIsLive();
+  const { currentData: sheet, error } = useGetSheetQuery(
+    { id: runId! },
+    { pollingInterval: isLive ? REFRESH_MS.live : REFRESH_MS.cut },
+  );
   if (!sheet) {
     return (
       <Loading className={styles.missing} error={error}>

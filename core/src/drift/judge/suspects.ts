@@ -35,7 +35,9 @@ export function suspectsOf(followed: Followed, side: 1 | -1, now: number): Suspe
     const fits = at >= began - SHOWS_WITHIN_MS && at <= began + NOTED_LATE_MS;
     return fits && kind in BY_EVENT ? [BY_EVENT[kind as keyof typeof BY_EVENT]] : [];
   });
-  const [before, after] = [airAt(around.room, began - SHOWS_WITHIN_MS) ?? around.room[0], airAt(around.room, now)];
+  // The air of the night before is no suspect of a drift that began by day.
+  const from = Math.max(began - SHOWS_WITHIN_MS, followed.shots[followed.todayFrom]?.at ?? -Infinity);
+  const [before, after] = [airAt(around.room, from) ?? around.room[0], airAt(around.room, now)];
   const isMoved = (figure: keyof typeof AIR_TELLS): boolean => {
     const [was, is] = [before?.[figure], after?.[figure]];
     // Damp and warm air slows a shot, dry and cool air speeds it (handbook §10).
