@@ -11,6 +11,7 @@ import { startStandIns, whenAllThere } from '../tools/lib/standins';
 export class House {
   url = '';
   private server: ChildProcess | null = null;
+  private second: ChildProcess | null = null;
   private standIns: ChildProcess | null = null;
   private readonly home = mkdtempSync(join(tmpdir(), 'olvet-'));
   private address = '';
@@ -30,14 +31,19 @@ export class House {
   }
 
   async start(): Promise<void> {
+    this.server = await this.serve(this.port);
+  }
+
+  /** A second server process on the same database; gives its address. */
+  async beside(): Promise<string> {
+    const port = await freePort();
+    this.second = await this.serve(port);
+    return `http://127.0.0.1:${port}`;
+  }
+
+  private serve(port: number): Promise<ChildProcess> {
     const onSpawn = (child: ChildProcess): void => void process.once('exit', () => child.kill());
-    this.server = await startServer({
-      databaseUrl: this.address,
-      port: this.port,
-      demo: true,
-      logLevel: 'error',
-      onSpawn,
-    });
+    return startServer({ databaseUrl: this.address, port, demo: true, logLevel: 'error', onSpawn });
   }
 
   async stop(): Promise<void> {
@@ -47,6 +53,7 @@ export class House {
 
   async close(): Promise<void> {
     if (this.standIns) await endChild(this.standIns);
+    if (this.second) await endChild(this.second);
     await this.stop();
     rmSync(this.home, { recursive: true, force: true });
   }

@@ -6,10 +6,13 @@ import { House } from './house';
 import { test } from './test';
 
 const house = new House();
+let second = '';
 test.describe.configure({ mode: 'serial' });
 test.beforeAll(async () => {
   test.setTimeout(120_000);
   await house.open('e2e_keeper', { devices: false });
+  // Both server processes hear of every shot.
+  second = await house.beside();
 });
 test.afterAll(() => house.close());
 
@@ -133,9 +136,16 @@ test('a lead lets Olvet keep a station; it turns, is held, goes on, and its turn
   // The day had drifted already: the first shot the machine tells lets the loop turn.
   await page.goto(house.url);
   const before = bar.grind;
+  const elsewhere = await page.context().newPage();
+  await elsewhere.goto(second);
   await bar.pour();
   await expect(strip(page).getByText(/^Olvet turned to/)).toBeVisible();
+  // A tablet at the other server process hears of it, and one of the two has turned.
+  await expect(strip(elsewhere).getByText(/^Olvet turned to/)).toBeVisible({ timeout: 2000 });
+  await elsewhere.close();
   expect(bar.grind).toBeGreaterThan(before);
+  const moves = await request.get(`${house.url}/api/day-moves`, { params: { stationId: station.id } });
+  expect(((await moves.json()) as { items: object[] }).items).toHaveLength(1);
   const turned = bar.grind;
   // Within three shots of its turn it waits, whatever they run.
   await bar.pour();

@@ -288,7 +288,7 @@ export function StepWithinScale(): PropertyDecorator {
 export function ClockTimeField(field: Common): PropertyDecorator {
   return documented(
     field,
-    { type: String },
+    { type: String, pattern: CLOCK_TIME.source, example: '12:00' },
     IsString({ message: 'must be text' }),
     Matches(CLOCK_TIME, { message: 'must be a time like 08:30' }),
   );

@@ -10,6 +10,7 @@ import {
   type BoardStationView,
   type SheetShotView,
 } from '../app/api';
+import { AnswerDrift, LastAnswer } from '../bar/DayMove';
 import { KeeperLine } from '../bar/KeeperLine';
 import { ShotEntry } from '../bar/ShotEntry';
 import { checkInWords, standingOf } from '../bar/standing';
@@ -60,7 +61,8 @@ function StationDay({ standing }: { standing: BoardStationView }) {
   const shots = currentData?.shots ?? [];
   const correcting = shots.find(({ id }) => id === correctingId);
   const goTo = (other: string): void => setSearch(other === today ? {} : { day: other });
-  const { title, detail } = standingOf(standing);
+  const { title, detail, urgent } = standingOf(standing);
+  const isAsked = urgent && standing.day?.action === 'move';
   return (
     <div className={styles.page}>
       <header className={styles.head}>
@@ -76,7 +78,11 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </span>
         </p>
         <div className={styles.actions}>
-          <Button type="primary" onClick={() => turn('shot')} aria-expanded={entering === 'shot'}>
+          <Button
+            type={isAsked ? 'default' : 'primary'}
+            onClick={() => turn('shot')}
+            aria-expanded={entering === 'shot'}
+          >
             Shot
           </Button>
           <Button onClick={() => turn('paste')} aria-expanded={entering === 'paste'}>
@@ -85,6 +91,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
         </div>
       </header>
       {day === today && <StationTimes standing={standing} />}
+      {day === today && <Answers standing={standing} />}
       {standing.keeper && <KeeperLine keeper={standing.keeper} day={standing.day} name={station.name} />}
       <UndoSaved place={station.id} />
       {entering === 'shot' && <ShotEntry standing={standing} onDone={() => setEntering(null)} />}
@@ -133,6 +140,19 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </ShotForm>
         )}
       </Drawer>
+    </div>
+  );
+}
+
+/** What is to be done about today's drift, and what was. */
+function Answers({ standing }: { standing: BoardStationView }) {
+  const { station, day, openRunId } = standing;
+  if (!day || openRunId !== null) return null;
+  const isAsked = standingOf(standing).urgent && day.action === 'move';
+  return (
+    <div>
+      {day.lastMove && <LastAnswer station={station} day={day} />}
+      {isAsked && <AnswerDrift standing={standing} day={day} />}
     </div>
   );
 }
