@@ -314,3 +314,4 @@ export {
 } from './lever';
 export { type Rose, roseOf } from './clockMap';
 export * from './drift/judge';
+export * from './drink';

@@ -22,7 +22,7 @@ import {
   type ValidAdviceRequest,
 } from '@olvet/core';
 import dayjs from 'dayjs';
-import { addReadings, airSlows } from './air';
+import { airSlows } from './air';
 import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
@@ -51,7 +51,6 @@ export function makeHistory(now: Date): DemoRows {
   }
   for (const name of PEOPLE) maker.add('people', { name, isLead: name === LEAD });
   addPreparation(maker);
-  addReadings(maker);
   return maker.rows;
 }
 

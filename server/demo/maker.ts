@@ -25,7 +25,9 @@ export type DemoRows = Record<
   | 'openings'
   | 'room_readings'
   | 'day_moves'
-  | 'keepers',
+  | 'keepers'
+  | 'drinks'
+  | 'buttons',
   Record<string, unknown>[]
 >;
 
@@ -57,6 +59,8 @@ export class HistoryMaker {
     room_readings: [],
     day_moves: [],
     keepers: [],
+    drinks: [],
+    buttons: [],
   };
   private readonly random: Random = createRandom(SEED);
   private readonly ids = new Map<string, string>();

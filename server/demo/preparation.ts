@@ -1,6 +1,7 @@
 import { forecastMorning, METHODS, usualSlope, type Method, type Scale } from '@olvet/core';
 import dayjs from 'dayjs';
-import { airAt, mornings } from './air';
+import { addReadings, airAt, mornings } from './air';
+import { addDrinks } from './drinks';
 import type { HistoryMaker } from './maker';
 
 interface OpeningForecast {
@@ -21,6 +22,8 @@ export function addPreparation(maker: HistoryMaker): void {
   addRestingCoffee(maker);
   addFrozenBag(maker);
   addOpenings(maker);
+  addReadings(maker);
+  addDrinks(maker);
 }
 
 function rowNamed(maker: HistoryMaker, table: 'grinders' | 'coffees' | 'baskets' | 'stations', name: string) {

@@ -11,6 +11,7 @@ import { OpeningsModule } from './openings/openings.module';
 import { RoomModule } from './room/room.module';
 import { HandOversModule } from './handOvers/handOvers.module';
 import { EffectsModule } from './effects/effects.module';
+import { DrinksModule } from './drinks/drinks.module';
 import { KeepingModule } from './keeping/keeping.module';
 import { StationEventsModule } from './stationEvents/stationEvents.module';
 import { JudgingModule } from './judging/judging.module';
@@ -86,6 +87,7 @@ export class AppModule {
         JudgingModule,
         StationEventsModule,
         KeepingModule,
+        DrinksModule,
         EffectsModule,
         HandOversModule,
         RoomModule,

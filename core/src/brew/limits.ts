@@ -35,6 +35,11 @@ export const LIMITS = {
   toleranceSeconds: { min: 0.5, max: 30 },
   /** What may be turned at once, or in a day, in units of the grinder. */
   turnUnits: { min: 0.01, max: 10_000 },
+  /** Of a card's yield in one cup. */
+  cardShare: { min: 0.1, max: 4 },
+  cupMl: { min: 15, max: 1000 },
+  /** Milk or water in a cup. */
+  partMl: { min: 0, max: 1000 },
   /** What the closed loop waits for. */
   keeperShots: { min: 3, max: 50 },
   /** What a hopper holds at most. */

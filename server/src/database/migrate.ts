@@ -24,6 +24,7 @@ import * as theAir from '../../migrations/0016-the-air';
 import * as keeping from '../../migrations/0017-keeping';
 import * as forecast from '../../migrations/0019-forecast';
 import * as toldSheets from '../../migrations/0020-told-sheets';
+import * as drinks from '../../migrations/0021-drinks';
 import * as handOver from '../../migrations/0018-hand-over';
 
 /** In order. A new migration is one new file and a line here. */
@@ -48,6 +49,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0018-hand-over': handOver,
   '0019-forecast': forecast,
   '0020-told-sheets': toldSheets,
+  '0021-drinks': drinks,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

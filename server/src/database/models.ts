@@ -11,6 +11,7 @@ import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
 import { HandOver } from '../handOvers/handOver.entity';
+import { Drink, MachineButton } from '../drinks/drink.entity';
 import { Keeper } from '../keeping/keeper.entity';
 import { StationEvent } from '../stationEvents/stationEvent.entity';
 import { DayMove } from '../judging/dayMove.entity';
@@ -55,6 +56,8 @@ export const MODELS = [
   DayMove,
   StationEvent,
   Keeper,
+  Drink,
+  MachineButton,
   HandOver,
   RoomReading,
   Device,

@@ -33,6 +33,8 @@ export const addTagTypes = [
   "DayMoves",
   "StationEvents",
   "Keepers",
+  "Drinks",
+  "MachineButtons",
   "Effects",
   "HandOvers",
   "Happened",
@@ -849,6 +851,71 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Keepers"],
       }),
+      listDrinks: build.query<ListDrinksApiResponse, ListDrinksApiArg>({
+        query: (queryArg) => ({
+          url: `/api/drinks`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Drinks"],
+      }),
+      getDrink: build.query<GetDrinkApiResponse, GetDrinkApiArg>({
+        query: (queryArg) => ({ url: `/api/drinks/${queryArg.id}` }),
+        providesTags: ["Drinks"],
+      }),
+      putDrink: build.mutation<PutDrinkApiResponse, PutDrinkApiArg>({
+        query: (queryArg) => ({
+          url: `/api/drinks/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.drinkDto,
+        }),
+        invalidatesTags: ["Drinks"],
+      }),
+      listMachineButtons: build.query<
+        ListMachineButtonsApiResponse,
+        ListMachineButtonsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/machine-buttons`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["MachineButtons"],
+      }),
+      getMachineButton: build.query<
+        GetMachineButtonApiResponse,
+        GetMachineButtonApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/machine-buttons/${queryArg.id}` }),
+        providesTags: ["MachineButtons"],
+      }),
+      putMachineButton: build.mutation<
+        PutMachineButtonApiResponse,
+        PutMachineButtonApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/machine-buttons/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.machineButtonDto,
+        }),
+        invalidatesTags: ["MachineButtons"],
+      }),
       listLearnedHere: build.query<
         ListLearnedHereApiResponse,
         ListLearnedHereApiArg
@@ -1551,6 +1618,49 @@ export type PutKeeperApiResponse = /** status 200  */ KeeperView;
 export type PutKeeperApiArg = {
   id: string;
   keeperDto: KeeperDto;
+};
+export type ListDrinksApiResponse = /** status 200  */ DrinkPage;
+export type ListDrinksApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetDrinkApiResponse = /** status 200  */ DrinkView;
+export type GetDrinkApiArg = {
+  id: string;
+};
+export type PutDrinkApiResponse = /** status 200  */ DrinkView;
+export type PutDrinkApiArg = {
+  id: string;
+  drinkDto: DrinkDto;
+};
+export type ListMachineButtonsApiResponse =
+  /** status 200  */ MachineButtonPage;
+export type ListMachineButtonsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetMachineButtonApiResponse = /** status 200  */ MachineButtonView;
+export type GetMachineButtonApiArg = {
+  id: string;
+};
+export type PutMachineButtonApiResponse = /** status 200  */ MachineButtonView;
+export type PutMachineButtonApiArg = {
+  id: string;
+  machineButtonDto: MachineButtonDto;
 };
 export type ListLearnedHereApiResponse = /** status 200  */ LearnedHereView[];
 export type ListLearnedHereApiArg = void;
@@ -3603,6 +3713,94 @@ export type KeeperDto = {
   /** until then, HH:MM */
   quietUntil?: string | null;
 };
+export type Milk = "none" | "cow" | "oat" | "soy" | "almond" | "other";
+export type Foam = "none" | "thin" | "thick";
+export type Pouring = "coffee-first" | "milk-first" | "water-first";
+export type DrinkView = {
+  name: string;
+  /** The card it hangs on */
+  cardId: string;
+  /** The version of the card it is in line with */
+  cardVersion: number;
+  /** Of the card’s yield: half of a double, all of it, two */
+  share: number;
+  retiredAt?: string | null;
+  cupMl: number;
+  milkMl: number;
+  milk: Milk;
+  foam: Foam;
+  waterMl: number;
+  pouring: Pouring;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type DrinkPage = {
+  items: DrinkView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type DrinkDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** The card it hangs on */
+  cardId: string;
+  /** The version of the card it is in line with */
+  cardVersion: number;
+  /** Of the card’s yield: half of a double, all of it, two */
+  share: number;
+  retiredAt?: string | null;
+  cupMl: number;
+  milkMl: number;
+  milk: Milk;
+  foam: Foam;
+  waterMl: number;
+  pouring: Pouring;
+};
+export type ButtonKind = "volumetric" | "timed";
+export type MachineButtonView = {
+  name: string;
+  /** The card it hangs on */
+  cardId: string;
+  /** The version of the card it is in line with */
+  cardVersion: number;
+  /** Of the card’s yield: half of a double, all of it, two */
+  share: number;
+  retiredAt?: string | null;
+  machineId: string;
+  kind: ButtonKind;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type MachineButtonPage = {
+  items: MachineButtonView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type MachineButtonDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  name: string;
+  /** The card it hangs on */
+  cardId: string;
+  /** The version of the card it is in line with */
+  cardVersion: number;
+  /** Of the card’s yield: half of a double, all of it, two */
+  share: number;
+  retiredAt?: string | null;
+  machineId: string;
+  kind: ButtonKind;
+};
 export type EffectName = "humidity" | "warmth" | "age" | "hour";
 export type LearnedEffectView = {
   name: EffectName;
@@ -3944,6 +4142,12 @@ export const {
   useListKeepersQuery,
   useGetKeeperQuery,
   usePutKeeperMutation,
+  useListDrinksQuery,
+  useGetDrinkQuery,
+  usePutDrinkMutation,
+  useListMachineButtonsQuery,
+  useGetMachineButtonQuery,
+  usePutMachineButtonMutation,
   useListLearnedHereQuery,
   useListHandOversQuery,
   useGetHandOverQuery,

@@ -5,6 +5,7 @@ import { useGetCardQuery } from '../app/api';
 import { Loading } from '../parts/Loading';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
+import { CardDrinks } from '../drinks/CardDrinks';
 import styles from './CardPage.module.css';
 import { FoundTime } from './FoundTime';
 import { versionChanges } from './versionChanges';
@@ -70,6 +71,7 @@ export function CardPage() {
           {note && `: ${note}`}
         </li>
       </ul>
+      <CardDrinks card={card} />
       <section className={styles.versions}>
         <h2>Versions</h2>
         <ol>

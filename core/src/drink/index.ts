@@ -1,0 +1,16 @@
+export {
+  BUTTON_KINDS,
+  buttonSetting,
+  CARD_SHARES,
+  drinkFigures,
+  FOAMS,
+  MILKS,
+  ML_PER_GRAM,
+  POURING,
+  type ButtonKind,
+  type DrinkFigures,
+  type DrinkParts,
+  type Foam,
+  type Milk,
+  type Pouring,
+} from './drink';

@@ -1,0 +1,35 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect } from '@playwright/test';
+import { DEMO_URL } from './browser';
+import { test } from './test';
+
+test('a changed card lists its drinks and buttons, to be ticked off', async ({ page, request }) => {
+  const { items } = (await (await request.get(`${DEMO_URL}/api/cards`)).json()) as {
+    items: { id: string; name: string; latest: { version: number } }[];
+  };
+  const card = items.find(({ name }) => name === 'Low Tide decaf')!;
+  await page.goto(`${DEMO_URL}/cards/${card.id}`);
+  await expect(page.getByRole('row', { name: /Evening bowl/ })).toContainText('thick foam');
+  await page.getByRole('button', { name: 'Add a programmed button' }).click();
+  const drawer = page.getByRole('dialog');
+  await drawer.getByLabel('Name').fill('Small group, one cup');
+  await drawer.getByLabel('Machine').click();
+  await page.getByTitle('Little cutter').click();
+  await drawer.getByRole('button', { name: 'Save' }).click();
+  // 32 g of decaf read 45 to 51 ml with their crema.
+  await expect(page.getByRole('listitem').filter({ hasText: 'Small group, one cup' })).toContainText(
+    'Set to 48 ml (45–51',
+  );
+  const group = page.getByRole('group', { name: 'To change with the card' });
+  await expect(group).toBeHidden();
+  await page.getByRole('button', { name: 'Move it' }).click();
+  await page.getByLabel('Time, s').fill('28');
+  await page.getByLabel('Why').fill('sweeter a little longer');
+  await page.getByRole('button', { name: 'Make it a new version' }).click();
+  await expect(group.getByRole('button')).toHaveCount(2);
+  const results = await new AxeBuilder({ page }).analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  await group.getByRole('button', { name: 'Evening bowl' }).click();
+  await group.getByRole('button', { name: 'button Small group, one cup' }).click();
+  await expect(group).toBeHidden();
+});
