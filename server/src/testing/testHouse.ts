@@ -1,5 +1,6 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { randomUUID } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { Client } from 'pg';
 import { Sequelize } from 'sequelize-typescript';
 import request, { type Test } from 'supertest';
@@ -70,7 +71,7 @@ async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {
       (await api.get(`/api/${path}`).query(query).expect(200)).body as T,
     async close() {
       await app.close();
-      await administer(address, `DROP DATABASE ${name} WITH (FORCE)`);
+      await drop(address, name);
     },
   };
 }
@@ -81,6 +82,17 @@ export function testHouse(change: Partial<Config> = {}): TestHouse {
   beforeAll(async () => Object.assign(house, await openTestHouse(change)));
   afterAll(() => house.close());
   return house;
+}
+
+/** Where the database's own housekeeping is just at work in it, it may not be dropped for a moment. */
+async function drop(address: string, name: string, tries = 20): Promise<void> {
+  try {
+    await administer(address, `DROP DATABASE ${name} WITH (FORCE)`);
+  } catch (error) {
+    if (tries === 0) throw error;
+    await sleep(250);
+    await drop(address, name, tries - 1);
+  }
 }
 
 /** One statement outside any database of a test. */

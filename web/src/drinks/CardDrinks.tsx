@@ -39,7 +39,7 @@ export function CardDrinks({ card }: { card: CardDetailView }) {
           <table>
             <thead>
               <tr>
-                {['Drink', 'Made of', 'Cup', 'Coffee in 100 ml', 'Caffeine', ''].map((head) => (
+                {['Drink', 'Made of', 'Cup', 'Coffee in 100 ml', 'Caffeine', 'Change'].map((head) => (
                   <th key={head} scope="col">
                     {head}
                   </th>
