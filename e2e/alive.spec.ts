@@ -106,8 +106,7 @@ test('a shot lived through: it flies, is marked, is stopped at the cue, and land
   await stopAtCue(page);
   await expect(page.getByLabel('Phases').getByText('fell after the stop')).toBeVisible();
   const read = Number(await page.getByLabel(/^yield/).inputValue());
-  // On a busy machine readings come late; what the cue is worth is measured by `npm run bench:pull`.
-  expect(Math.abs(read - 36)).toBeLessThan(4);
+  expect(Math.abs(read - 36)).toBeLessThan(2);
   await page.getByRole('button', { name: 'thin, curling' }).click();
   // The cover was seen a little later than it was tapped: the arrow keys put it right.
   const cover = page.getByRole('slider', { name: 'covered, seconds' });
@@ -180,8 +179,7 @@ test('a shot survives a page that is loaded again, a server that is started agai
   const seconds = trace.rows.map((row) => row[0]!).filter((at) => at > 0);
   const gaps = seconds.slice(1).map((at, i) => at - seconds[i]!);
   // The scale was silent for five seconds; nothing else is missing, and nothing is there twice.
-  // On a busy machine the simulated bench itself stands still for a moment.
-  expect(gaps.filter((gap) => gap > 2)).toHaveLength(1);
+  expect(gaps.filter((gap) => gap > 0.5)).toHaveLength(1);
   expect(Math.min(...gaps)).toBeGreaterThanOrEqual(0);
 });
 

@@ -11,7 +11,6 @@ import {
   pullShot,
   roundTo,
   STEADY_BARISTA,
-  usualSlope,
   type Advice,
   type BrewSettings,
   type LearnedSlope,
@@ -23,6 +22,7 @@ import {
 } from '@olvet/core';
 import dayjs from 'dayjs';
 import { airSlows } from './air';
+import { KEPT, letKeeperTurn } from './kept';
 import { LEAD, PEOPLE, STATIONS, type DemoCoffee, type DemoStation } from './lanternQuay';
 import { DAYS, HistoryMaker, type DemoRows } from './maker';
 import { notedBy } from './palates';
@@ -35,8 +35,6 @@ const MAX_RUN_SHOTS = 7;
 /** With a queue at the till nobody weighs: so often in service. */
 const HURRIED = 4;
 const HUMIDITY_SD = 0.012;
-/** Today at the station that Olvet keeps: so many shots, of which the burrs slow those from the fourth on, until it turns. */
-const KEPT = { shots: 10, driftsFrom: 3, turnsAt: 7, drift: 0.16, mostSteps: 2 };
 
 /**
  * Eight weeks at Lantern Quay, ending at `now`: made by the puck simulator and the advice themselves, so the history
@@ -174,7 +172,11 @@ class StationHistory {
     for (let i = 0; i < count; i += 1) {
       // Beside the damp of the noon: a low hopper at the one station, warm burrs at the other.
       const wind = drifting && i >= 3 ? 0.12 + 0.015 * (i - 3) : isKept && i >= KEPT.driftsFrom ? KEPT.drift : 0;
-      if (isKept && i === KEPT.turnsAt) this.letKeeperTurn(this.maker.at(0, i / count));
+      if (isKept && i === KEPT.turnsAt) {
+        const { stationId, learned, settings } = this;
+        const turn = { ...this.demo, stationId, learned, settings, at: this.maker.at(0, i / count) };
+        this.settings = letKeeperTurn(this.maker, turn);
+      }
       const at = this.maker.at(daysAgo, (i + 0.5) / count);
       // The first one of the day is pulled to see how the recipe stands.
       this.pour({
@@ -188,28 +190,6 @@ class StationHistory {
         tasted: i === 0,
       });
     }
-  }
-
-  /** The loop brings the station back by what it was off, in steps of the grinder. */
-  private letKeeperTurn(at: Date): void {
-    const { grinder } = this.demo;
-    const fromGrind = this.settings.grind;
-    const slope = this.learned?.mean ?? usualSlope(grinder).mean;
-    const steps = Math.min(KEPT.mostSteps, Math.max(1, Math.round(KEPT.drift / slope / grinder.step)));
-    const toGrind = fromGrind + (grinder.finer === 'higher' ? -1 : 1) * steps * grinder.step;
-    this.settings = { ...this.settings, grind: toGrind };
-    const why = `${KEPT.turnsAt - KEPT.driftsFrom} shots in a row, about 4 s long.`;
-    const turn = { stationId: this.stationId, at, answer: 'turned', fromGrind, toGrind, why, isKeeper: true };
-    this.maker.add('day_moves', { ...turn, createdAt: at });
-    const limits = {
-      unitsPerMove: KEPT.mostSteps * grinder.step,
-      unitsPerDay: 6 * grinder.step,
-      shotsBetween: 3,
-      fewestShots: 3,
-    };
-    const lookedAt = this.maker.at(0, 0);
-    const made = { id: this.stationId, createdAt: lookedAt, changedBy: LEAD };
-    this.maker.add('keepers', { ...made, ...limits, isOn: true, lookedAt });
   }
 
   private dialIn(coffee: DemoCoffee, daysAgo: number, end: 'keep' | 'leave-open'): void {

@@ -5,8 +5,9 @@ import { DeviceLink } from './link';
 
 /** Between the bench and the process of one device. */
 export type ToStandIn =
-  | { is: 'reading'; values: DeviceValues }
-  | { is: 'event'; event: BenchEvent }
+  /** `ms` by the clock of the bench: one that stood still for a moment on a busy machine was not silent. */
+  | { is: 'reading'; values: DeviceValues; ms: number }
+  | { is: 'event'; event: BenchEvent; ms: number }
   | { is: 'acted'; id: number; why: string | null };
 export type FromStandIn = { is: 'there' } | { is: 'act'; id: number; command: DeviceCommand; value?: number };
 
@@ -30,8 +31,8 @@ function main([name, address, key]: string[]): void {
     },
   });
   process.on('message', (message: ToStandIn) => {
-    if (message.is === 'reading') link.report(message.values);
-    if (message.is === 'event') link.happen(message.event.event, message.event.values);
+    if (message.is === 'reading') link.report(message.values, message.ms);
+    if (message.is === 'event') link.happen(message.event.event, message.event.values, message.ms);
     if (message.is === 'acted') {
       asked.get(message.id)?.(message.why);
       asked.delete(message.id);

@@ -50,12 +50,13 @@ export class DeviceLink {
     this.connect();
   }
 
-  report(values: DeviceValues): void {
-    this.keep({ type: 'reading', ...this.stamp(), values });
+  /** `ms` of the device's own clock, where it has one; else the time since it began. */
+  report(values: DeviceValues, ms?: number): void {
+    this.keep({ type: 'reading', ...this.stamp(ms), values });
   }
 
-  happen(event: DeviceEvent, values?: DeviceValues): void {
-    this.keep({ type: 'event', ...this.stamp(), event, ...(values ? { values } : {}) });
+  happen(event: DeviceEvent, values?: DeviceValues, ms?: number): void {
+    this.keep({ type: 'event', ...this.stamp(ms), event, ...(values ? { values } : {}) });
   }
 
   /** Cuts the line as a break would: it is taken up again by itself. */
@@ -69,9 +70,9 @@ export class DeviceLink {
     this.socket?.close();
   }
 
-  private stamp(): { seq: number; ms: number } {
+  private stamp(ms = performance.now() - this.began): { seq: number; ms: number } {
     this.seq += 1;
-    return { seq: this.seq, ms: Math.round(performance.now() - this.began) };
+    return { seq: this.seq, ms: Math.round(ms) };
   }
 
   private keep(report: DeviceReport): void {

@@ -41,7 +41,7 @@ class Stand {
     const happened = this.bench.takeEvents();
     for (const standIn of this.lineup) {
       const { kind, everyTicks } = standIn;
-      for (const event of happened) if (event.kind === kind) this.tell(standIn, { is: 'event', event });
+      for (const event of happened) if (event.kind === kind) this.tell(standIn, { is: 'event', event, ms: this.ms });
       const isSilent = kind === 'scale' && this.bench.batteryPercent <= 0;
       if (everyTicks > 0 && this.ticks % everyTicks === 0 && !isSilent) this.read(standIn);
     }
@@ -55,7 +55,11 @@ class Stand {
   }
 
   private read(standIn: StandIn): void {
-    this.tell(standIn, { is: 'reading', values: this.bench.read(standIn.kind) });
+    this.tell(standIn, { is: 'reading', values: this.bench.read(standIn.kind), ms: this.ms });
+  }
+
+  private get ms(): number {
+    return 1000 * this.bench.seconds;
   }
 
   private tell(standIn: StandIn, message: ToStandIn): void {

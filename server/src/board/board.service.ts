@@ -245,7 +245,7 @@ function limitsOf({ unitsPerMove, unitsPerDay }: Station, keeper: Keeper | undef
   };
 }
 
-/** Where the judgement says that the time has drifted, it says where to begin, too: also on the morning after. */
+/** Where the judgement says that the time has drifted, it says where to begin, too; of a grind that was turned since, no shot has told. */
 function startOf(
   day: JudgedDayView | null,
   grind: number | null,
@@ -281,7 +281,7 @@ function describe(
   const scale = { min: names.min, max: names.max, step: names.step };
   const grinder = { scale, finer, slope: learnedSlope ?? usualSlope(scale) };
   const start =
-    startOf(day, station.grind, grinder) ??
+    startOf(day, station.grind === last?.grind ? station.grind : null, grinder) ??
     driftedStart({
       state: day ? 'unknown' : state,
       grind: station.grind,

@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DeviceCommand, DeviceHello, DeviceKind } from '@olvet/core';
 import { createHash, randomInt, randomUUID } from 'node:crypto';
 import { firstValueFrom, filter, map, timeout, TimeoutError } from 'rxjs';
+import { Op } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { v7 } from 'uuid';
 import { notFound, Problem } from '../common/problem';
@@ -96,6 +97,16 @@ export class DevicesService {
     const first = await Station.findOne({ where: { shopId }, order: [['position', 'ASC']] });
     if (!first || !(await Device.count({ where: { shopId, kind, stationId: first.id } }))) return first?.id ?? null;
     return (await Keeper.findOne({ where: { shopId } }))?.id ?? null;
+  }
+
+  /** The machine that tells the shots of a station, and the grinder there that can be turned; null where none was let in. */
+  async turnable(shopId: string, stationId: string): Promise<{ machine: Device | null; grinder: Device | null }> {
+    const where = { shopId, stationId, retiredAt: null, letInAt: { [Op.ne]: null } };
+    const own = await Device.findAll({ where });
+    return {
+      machine: own.find(({ kind }) => kind === 'machine') ?? null,
+      grinder: own.find(({ kind, capabilities }) => kind === 'grinder' && capabilities.includes('set-grind')) ?? null,
+    };
   }
 
   /** It is still there, or has left. */

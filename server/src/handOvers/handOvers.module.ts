@@ -11,7 +11,7 @@ import { HandOver } from './handOver.entity';
 import { HandOverDto, HandOverView, HappenedListView, HappenedQuery } from './handOver.dto';
 import { happenedSince } from './happened';
 
-/** Whoever was away for longer begins anew. */
+/** Whoever was away for longer is told of the last two weeks. */
 const LONGEST_MS = 14 * 24 * 3600_000;
 
 @Injectable()

@@ -3,8 +3,7 @@ import type { Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
 import { notFound, Problem } from '../common/problem';
-import { createStore, type Store, type Writing } from '../common/store';
-import { Device } from '../devices/device.entity';
+import { createStore, requireSeen, type Store, type Writing } from '../common/store';
 import { DevicesService } from '../devices/devices.service';
 import { checkOnScale } from '../grinders/onScale';
 import { Keeper } from '../keeping/keeper.entity';
@@ -65,13 +64,14 @@ export class DayMovesService {
   }
 
   /** What the loop turned is turned back by the grinder itself, before anything is written. */
-  private async turnGrinderBack(shopId: string, id: string, { undoneAt }: DayMoveDto): Promise<void> {
+  private async turnGrinderBack(shopId: string, id: string, { undoneAt, revision }: DayMoveDto): Promise<void> {
     const row = undoneAt ? await DayMove.findOne({ where: { shopId, id, isKeeper: true, undoneAt: null } }) : null;
     if (!row) return;
-    const own = { shopId, stationId: row.stationId, kind: 'grinder', retiredAt: null };
-    const [station, grinder] = await Promise.all([
+    // What the write would be refused for turns nothing.
+    requireSeen('move', revision, row.revision);
+    const [station, { grinder }] = await Promise.all([
       Station.findOne({ where: { shopId, id: row.stationId } }),
-      Device.findOne({ where: own }),
+      this.devices.turnable(shopId, row.stationId),
     ]);
     if (!grinder || station?.grind !== row.toGrind) return;
     const { ok, message } = await this.devices.command(shopId, grinder.id, 'set-grind', row.fromGrind!);

@@ -172,6 +172,7 @@ function judgeStation(
   return {
     air: air.filter(({ at }) => new Date(at) >= dayStart),
     ...{ state, action, shiftSeconds, move, suspects, marks },
+    judgedShots: own.length,
     ...{ cardName: card.name, foundSeconds: found.seconds, toleranceSeconds },
     why: why.map(({ text }) => text),
     codes: why.map(({ code }) => code),

@@ -59,6 +59,8 @@ export class JudgedDayView {
   @ApiProperty() cardName!: string;
   @ApiProperty() foundSeconds!: number;
   @ApiProperty() toleranceSeconds!: number;
+  @ApiProperty({ type: 'integer', description: 'Shots it was judged by, those of the evening before included' })
+  judgedShots!: number;
   @ApiProperty({ type: [DayShotView], description: 'Of today, by this card, oldest first' }) shots!: DayShotView[];
   @ApiProperty({ type: [DayAirView], description: 'Of the room today, oldest first' }) air!: DayAirView[];
   @ApiProperty({ type: [DayMarkView] }) marks!: DayMarkView[];

@@ -81,7 +81,7 @@ export class KeepingService implements OnApplicationBootstrap, BeforeApplication
     const [shop, standing, at] = await Promise.all([
       this.shops.get(shopId),
       this.standing(shopId, stationId),
-      this.devicesAt(shopId, stationId),
+      this.devices.turnable(shopId, stationId),
     ]);
     if (!standing) return;
     const unseen = await unseenOf(shopId, standing, keeper.lookedAt ?? keeper.createdAt);
@@ -142,15 +142,6 @@ export class KeepingService implements OnApplicationBootstrap, BeforeApplication
       nearness: (day?.turnUnits ?? 0) / 2,
       isItsClock: cards[0]?.recipe.timer === MACHINE_CLOCK,
       isDiallingIn: openRunId !== null,
-    };
-  }
-
-  private async devicesAt(shopId: string, stationId: string) {
-    const rows = await Device.findAll({ where: { shopId, stationId, retiredAt: null } });
-    const own = rows.filter(({ letInAt }) => letInAt !== null);
-    return {
-      machine: own.find(({ kind }) => kind === 'machine') ?? null,
-      grinder: own.find(({ kind, capabilities }) => kind === 'grinder' && capabilities.includes('set-grind')) ?? null,
     };
   }
 

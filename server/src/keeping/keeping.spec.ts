@@ -92,7 +92,7 @@ async function bar(tag: string): Promise<Bar> {
         return after.shots.at(-1)?.id !== shots.at(-1)?.id && after;
       });
       // The word of the shot moves the loop; it is done once nobody acts and it was looked at again.
-      await sleep(150);
+      await sleep(50);
       await house.app.get(KeepingService).step(shopId, stationId);
       await until(async () => {
         const [rows] = await house.sequelize.query(`SELECT 1 FROM keepers WHERE "actingUntil" IS NOT NULL`);
@@ -141,6 +141,9 @@ describe('the closed loop of a station', () => {
       ...dto
     } = dtoOf(lastMove!) as Record<string, unknown>;
     const undo = { ...dto, undoneAt: new Date(now).toISOString(), revision: lastMove!.revision };
+    // Refused, it turns nothing.
+    await house.put(`day-moves/${lastMove!.id}`, { ...undo, revision: 99 }).expect(409);
+    expect(at.stands()).toBe(12);
     await house.put(`day-moves/${lastMove!.id}`, undo).expect(200);
     expect(at.stands()).toBe(11.5);
     expect(await at.standing()).toMatchObject({ station: { grind: 11.5 }, keeper: { heldWhy: 'taken-back' } });

@@ -6,6 +6,7 @@ import SlidersOutlined from '@ant-design/icons/SlidersOutlined';
 import ToolOutlined from '@ant-design/icons/ToolOutlined';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Outlet, useNavigate, useLocation } from 'react-router';
+import { SinceLast } from '../handover/SinceLast';
 import { KeptShots } from '../kept/KeptShots';
 import { useLive } from '../live/useLive';
 import { useShortcuts } from '../parts/useShortcuts';
@@ -81,6 +82,7 @@ export function Layout() {
       <main id="place" data-place={pathname + search} className={styles.room} tabIndex={-1}>
         <Unanswered />
         <KeptShots />
+        <SinceLast />
         <Outlet />
       </main>
       <ShortcutsHelp open={helpOpen} onClose={() => setHelpOpen(false)} />

@@ -3031,6 +3031,8 @@ export type JudgedDayView = {
   cardName: string;
   foundSeconds: number;
   toleranceSeconds: number;
+  /** Shots it was judged by, those of the evening before included */
+  judgedShots: number;
   /** Of today, by this card, oldest first */
   shots: DayShotView[];
   /** Of the room today, oldest first */

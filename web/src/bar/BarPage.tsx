@@ -7,7 +7,6 @@ import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
 import { useNow } from '../parts/useNow';
-import { SinceLast } from '../handover/SinceLast';
 import { AirNow } from './AirNow';
 import styles from './BarPage.module.css';
 import { StationStrip, type StripPanel } from './StationStrip';
@@ -62,7 +61,6 @@ export function BarPage() {
           <span className="quiet">used today, {plural(board.shotsToday, 'shot')}</span>
         </p>
       </header>
-      <SinceLast />
       <ul className={styles.stations}>
         {board.stations.map((station) => (
           <StationStrip

@@ -16,6 +16,7 @@ import {
   type HappenedView,
 } from '../app/api';
 import { checkInWords, standingOf } from '../bar/standing';
+import { dayAndTime } from '../parts/format';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useShopDay } from '../parts/useShopDay';
@@ -42,7 +43,7 @@ export function HandOverPage() {
         <div>
           <h1>Handing over</h1>
           <p className="quiet">
-            {dayjs(since).format('dddd D MMMM, H:mm')} to {dayjs().format('H:mm')}
+            {dayAndTime(since)} to {clockTimeOf(new Date(), hours)}
           </p>
         </div>
         <Button className={styles.noPrint} onClick={() => window.print()}>
@@ -142,7 +143,6 @@ function Note({ since, last }: { since: string; last: HandOverView | null }) {
   const [put, { isLoading, isSuccess, error }] = usePutHandOverMutation();
   // Kept over retries, so that sending twice hands over once.
   const id = useMemo(() => v7(), []);
-  const hours = useShopHours();
   const save = () => void put({ id, handOverDto: { since, at: new Date().toISOString(), note } });
   return (
     <section aria-labelledby="note" className={styles.note}>
@@ -150,9 +150,7 @@ function Note({ since, last }: { since: string; last: HandOverView | null }) {
       {last?.note && (
         <p>
           “{last.note}”{' '}
-          <span className="quiet">
-            {[last.changedBy, clockTimeOf(new Date(last.at), hours)].filter(Boolean).join(', ')}
-          </span>
+          <span className="quiet">{[last.changedBy, dayAndTime(last.at)].filter(Boolean).join(', ')}</span>
         </p>
       )}
       <div className={styles.noPrint}>

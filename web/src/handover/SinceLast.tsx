@@ -1,36 +1,37 @@
 import { Button } from 'antd';
-import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import { useGetHappenedQuery } from '../app/api';
 import { useAppSelector } from '../app/store';
+import { dayAndTime } from '../parts/format';
 import { countedInWords } from './happenedWords';
 import styles from './HandOverPage.module.css';
-import { AWAY_MS, hereNow, lastHere } from './lastHere';
+import { comeBack } from './lastHere';
 
-const EVERY_MS = 60_000;
-
-/** For whoever comes back to a tablet: what happened since they were last here. */
+/** For whoever comes back to a tablet: what happened since they were last here. Heard on every page, said on the bar. */
 export function SinceLast() {
   const person = useAppSelector((state) => state.settings.person);
   return person === '' ? null : <SinceLastOf key={person} person={person} />;
 }
 
 function SinceLastOf({ person }: { person: string }) {
-  const [since] = useState(() => awaySince(person));
-  const [isRead, read] = useState(false);
+  const { pathname } = useLocation();
+  const [since, setSince] = useState<string | null>(null);
   useEffect(() => {
-    hereNow(person, Date.now());
-    const timer = setInterval(() => hereNow(person, Date.now()), EVERY_MS);
-    return () => clearInterval(timer);
+    // A hand on the tablet is there; a page that lies open overnight is not.
+    const touched = (): void => {
+      const at = comeBack(person, Date.now());
+      if (at !== null) setSince(new Date(at).toISOString());
+    };
+    touched();
+    const events = ['pointerdown', 'keydown'] as const;
+    for (const event of events) window.addEventListener(event, touched, { passive: true });
+    return () => {
+      for (const event of events) window.removeEventListener(event, touched);
+    };
   }, [person]);
-  if (since === null || isRead) return null;
-  return <Line since={since} onRead={() => read(true)} />;
-}
-
-function awaySince(person: string): string | null {
-  const at = lastHere(person);
-  return at !== null && Date.now() - at > AWAY_MS ? new Date(at).toISOString() : null;
+  if (since === null || pathname !== '/') return null;
+  return <Line since={since} onRead={() => setSince(null)} />;
 }
 
 function Line({ since, onRead }: { since: string; onRead: () => void }) {
@@ -41,8 +42,7 @@ function Line({ since, onRead }: { since: string; onRead: () => void }) {
   return (
     <p className={styles.since} role="status">
       <span>
-        Since you were last here, {dayjs(since).format('dddd H:mm')}: {words || 'nothing changed'}.
-        {note && ` “${note}”`}
+        Since you were last here, {dayAndTime(since)}: {words || 'nothing changed'}.{note && ` “${note}”`}
       </span>
       <Link to={`/hand-over?since=${since}`}>See what</Link>
       <Button size="small" type="text" onClick={onRead}>

@@ -1,5 +1,7 @@
 import { countedInWords } from './happenedWords';
-import { hereNow, lastHere } from './lastHere';
+import { comeBack } from './lastHere';
+
+const HOUR = 3600_000;
 
 describe('since you were last here', () => {
   it('counts what happened by its kind', () => {
@@ -8,14 +10,19 @@ describe('since you were last here', () => {
     expect(countedInWords([])).toBe('');
   });
 
-  it('remembers each person at this tablet, and not more people than a bar has', () => {
-    expect(lastHere('Oda')).toBeNull();
-    hereNow('Oda', 5);
-    hereNow('Bram', 9);
-    expect([lastHere('Oda'), lastHere('Bram')]).toEqual([5, 9]);
-    for (let i = 0; i < 60; i += 1) hereNow(`guest ${i}`, 100 + i);
-    expect([lastHere('Oda'), lastHere('guest 59')]).toEqual([null, 159]);
+  it('is told to whoever was away for long, once, and each person by themselves', () => {
+    expect(comeBack('Oda', HOUR)).toBeNull();
+    expect(comeBack('Oda', 3 * HOUR)).toBeNull();
+    expect(comeBack('Oda', 7 * HOUR)).toBe(3 * HOUR);
+    expect(comeBack('Oda', 7 * HOUR + 5000)).toBeNull();
+    expect(comeBack('Bram', 8 * HOUR)).toBeNull();
+  });
+
+  it('does not remember more people than a bar has, nor breaks on what it cannot read', () => {
+    comeBack('Oda', HOUR);
+    for (let i = 0; i < 60; i += 1) comeBack(`guest ${i}`, 10 * HOUR + i);
+    expect([comeBack('Oda', 20 * HOUR), comeBack('guest 59', 20 * HOUR)]).toEqual([null, 10 * HOUR + 59]);
     localStorage.setItem('olvet.lastHere', '{broken');
-    expect(lastHere('Oda')).toBeNull();
+    expect(comeBack('Oda', 30 * HOUR)).toBeNull();
   });
 });

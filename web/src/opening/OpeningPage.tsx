@@ -96,6 +96,8 @@ export function OpeningPage() {
     return { forecast: { grind: forecast.closingGrind, mean, p10, p90 } };
   };
   const air = facts.find(({ opening }) => opening?.humidityPercent != null || opening?.roomC != null)?.opening;
+  // A field that was left as it stood says nothing.
+  const shownRoom = air?.roomC == null ? null : shownDegrees(air.roomC, unit);
   const writeAir = async (part: { roomC?: number | null; humidityPercent?: number | null }): Promise<void> => {
     for (const fact of facts) await openings.write(fact.standing.station.id, { ...part, ...expected(fact) });
   };
@@ -128,9 +130,10 @@ export function OpeningPage() {
             min={shownDegrees(-20, unit)}
             max={shownDegrees(60, unit)}
             suffix={`°${unit}`}
-            value={air?.roomC == null ? null : shownDegrees(air.roomC, unit)}
+            value={shownRoom}
             onBlur={(event) => {
               const shown = typedNumber(event.target.value);
+              if (shown === shownRoom) return;
               void writeAir({ roomC: shown === null ? null : celsiusOf(shown, unit) });
             }}
             onPressEnter={leaveField}
@@ -142,7 +145,10 @@ export function OpeningPage() {
             max={100}
             suffix="%"
             value={air?.humidityPercent ?? null}
-            onBlur={(event) => void writeAir({ humidityPercent: typedNumber(event.target.value) })}
+            onBlur={(event) => {
+              const humidityPercent = typedNumber(event.target.value);
+              if (humidityPercent !== (air?.humidityPercent ?? null)) void writeAir({ humidityPercent });
+            }}
             onPressEnter={leaveField}
           />
         </div>

@@ -31,7 +31,9 @@ export function morningAt(facts: MorningFacts): Morning | null {
   const closing = shots.findLast((shot) => shot.timeSeconds != null && shot.grind != null);
   if (!closing) return null;
   const last = shots.filter((shot) => shot.timeSeconds != null && shot.grind === closing.grind).slice(-LAST_SHOTS);
-  const { day } = standing;
+  // Once something was poured today the judgement is of today; after days off it knows of no shot.
+  const isOfClosing = standing.day != null && standing.day.judgedShots > 0 && standing.day.shots.length === 0;
+  const day = isOfClosing ? standing.day : null;
   // What was learned of a drift the day before, where it was judged; else what the last shots ran.
   const timeSeconds = day
     ? Math.max(1, day.foundSeconds + day.shiftSeconds.mean)

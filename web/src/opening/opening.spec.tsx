@@ -123,6 +123,14 @@ describe('the morning', () => {
     expect(morningAt({ ...facts, standing: { ...standing, shots: shotsAt(dayjs()) } as never })).toBeNull();
   });
 
+  it('goes on from the drift of the evening before, where the judgement knows of it', () => {
+    const judged = { foundSeconds: 30, toleranceSeconds: 3, shots: [], shiftSeconds: { mean: 5, p10: 4, p90: 6 } };
+    const at = (day: object) => morningAt({ ...facts, standing: { ...standing, day } as never })!.timeSeconds.mean;
+    expect(at({ ...judged, judgedShots: 9 })).toBeCloseTo(35, 6);
+    // After days off it knows of none: the last shots speak.
+    expect(at({ ...judged, judgedShots: 0 })).toBeCloseTo(29.5, 6);
+  });
+
   it('reckons with the age of a bag that was open then', () => {
     const bag = { roastedOn: dayjs().subtract(40, 'day').format('YYYY-MM-DD') } as never;
     const old = { ...standing, shots: shotsAt(dayjs().subtract(5, 'day')) } as never;
