@@ -1,12 +1,10 @@
 import { Injectable } from '@nestjs/common';
 import {
   ageingBetween,
-  clockTimeOf,
   EFFECTS,
   freedShots,
   learnEffects,
   restOf,
-  shopDay,
   usualSlope,
   type Assumable,
   type EffectShot,
@@ -32,6 +30,9 @@ const DAY_MS = 24 * 3600_000;
 
 interface ShotRow {
   pulledAt: Date;
+  /** The shop's day, and the hour of its clock: by the database, which reads a time zone far quicker. */
+  day: string;
+  hour: number;
   grind: number;
   timeSeconds: number;
   doseGrams: number | null;
@@ -63,12 +64,14 @@ export class EffectsService {
       Grinder.findAll({ where: { shopId } }),
       AirOfRoom.since(this.sequelize, shopId, since),
     ]);
-    const known = { air, hours: hoursOf(shop) };
+    const hours = hoursOf(shop);
     const used = grinders.filter(({ id }) => stations.some(({ grinderId }) => grinderId === id));
     const learned = await Promise.all(
       used.map(async (grinder) => {
-        const rows = await this.shots(shopId, grinder.id, since);
-        return { grinder, effects: learnEffects(rows.flatMap((row) => effectShot(row, { grinder, ...known }) ?? [])) };
+        const rows = await this.shots(shopId, grinder.id, since, hours);
+        const ageing = ageingByDay();
+        const shots = rows.flatMap((row) => effectShot(row, { grinder, air, ageing }) ?? []);
+        return { grinder, effects: learnEffects(shots) };
       }),
     );
     return Promise.all(
@@ -80,13 +83,16 @@ export class EffectsService {
     );
   }
 
-  private shots(shopId: string, grinderId: string, since: Date): Promise<ShotRow[]> {
+  private shots(shopId: string, grinderId: string, since: Date, hours: ShopHours): Promise<ShotRow[]> {
     return this.sequelize.query<ShotRow>(
-      `SELECT x."pulledAt", x."grind", x."timeSeconds", x."doseGrams", x."yieldGrams", x."assumed", x."purged",
+      `SELECT x."pulledAt", to_char(x."local" - make_interval(hours => :firstHour), 'YYYY-MM-DD') AS "day",
+              (extract(epoch FROM x."local"::time) / 3600)::float8 AS "hour", x."grind", x."timeSeconds", x."doseGrams", x."yieldGrams", x."assumed", x."purged",
               v."cardId", v."recipe", v."found", c."roast", bag."roastedOn", bag."frozen"
        FROM stations s
        CROSS JOIN LATERAL (
-         SELECT * FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
+         SELECT "pulledAt", "pulledAt" AT TIME ZONE :timeZone AS "local", "shopId", "grind", "timeSeconds", "timer",
+                "doseGrams", "yieldGrams", "assumed", "purged", "cardVersionId", "coffeeId"
+         FROM shots WHERE "shopId" = s."shopId" AND "stationId" = s."id" AND "pulledAt" >= :since
            AND "removedAt" IS NULL AND "kind" <> 'dial-in' AND "cause" IS NULL AND "hourKnown" AND "grind" IS NOT NULL
            AND "timeSeconds" IS NOT NULL AND "cardVersionId" IS NOT NULL
          ORDER BY "pulledAt" DESC LIMIT ${MOST_SHOTS}) x
@@ -94,11 +100,11 @@ export class EffectsService {
          AND v."recipe" ->> 'timer' = x."timer"
        JOIN coffees c ON c."shopId" = x."shopId" AND c."id" = x."coffeeId"
        LEFT JOIN LATERAL (SELECT "roastedOn", "frozen" FROM bags WHERE "shopId" = x."shopId"
-                          AND "coffeeId" = x."coffeeId" AND "openedOn" <= x."pulledAt"::date
+                          AND "coffeeId" = x."coffeeId" AND "openedOn" <= x."local"::date
                           ORDER BY "openedOn" DESC LIMIT 1) bag ON true
        WHERE s."shopId" = :shopId AND s."grinderId" = :grinderId
        ORDER BY x."pulledAt" DESC LIMIT ${MOST_SHOTS}`,
-      { replacements: { shopId, grinderId, since }, type: QueryTypes.SELECT },
+      { replacements: { shopId, grinderId, since, ...hours }, type: QueryTypes.SELECT },
     );
   }
 
@@ -127,9 +133,9 @@ export class EffectsService {
 
 function effectShot(
   row: ShotRow,
-  { grinder, air, hours }: { grinder: Grinder; air: AirOfRoom; hours: ShopHours },
+  { grinder, air, ageing }: { grinder: Grinder; air: AirOfRoom; ageing: (row: ShotRow) => number | null },
 ): EffectShot | null {
-  const { recipe, found, pulledAt } = row;
+  const { recipe, found, pulledAt, day, hour, cardId } = row;
   const at = pulledAt.toISOString();
   const { grind, doseGrams, yieldGrams, timeSeconds, assumed, purged } = row;
   const card = {
@@ -141,17 +147,20 @@ function effectShot(
   if (!freed || freed.doubt !== 'none') return null;
   const { mean: slope } = grinder.learnedSlope ?? usualSlope(grinder);
   const units = (grinder.finer === 'higher' ? 1 : -1) * (grind - recipe.grind);
-  const day = shopDay(pulledAt, hours);
-  const [hour, minute] = clockTimeOf(pulledAt, hours).split(':').map(Number);
-  return {
-    ...{ day, hour: hour! + minute! / 60, cardId: row.cardId, log: freed.log - slope * units },
-    ...air.at(pulledAt),
-    ageing: ageingOf(row, day),
+  return { ...{ day, hour, cardId, log: freed.log - slope * units }, ...air.at(pulledAt), ageing: ageing(row) };
+}
+
+/** What ageing is thought to have brought since the coffee came into its own: worked out once for the shots of a day. */
+function ageingByDay(): (row: ShotRow) => number | null {
+  const known = new Map<string, number | null>();
+  return (row) => {
+    const key = `${row.day} ${row.roast} ${row.roastedOn} ${JSON.stringify(row.frozen)}`;
+    if (!known.has(key)) known.set(key, ageingOf(row));
+    return known.get(key)!;
   };
 }
 
-/** What ageing is thought to have brought since the coffee came into its own. */
-function ageingOf({ roast, roastedOn, frozen }: ShotRow, day: string): number | null {
+function ageingOf({ roast, roastedOn, frozen, day }: ShotRow): number | null {
   if (roastedOn === null || roastedOn > day) return null;
   const { ageDays, band } = restOf({ roastedOn, today: day, roast, frozen: frozen ?? [] });
   return ageingBetween(band.bestFromDay, ageDays, band);

@@ -16,8 +16,8 @@ export const POURING_WORDS: Readonly<Record<Pouring, string>> = {
 };
 export const BUTTON_WORDS: Readonly<Record<ButtonKind, string>> = { volumetric: 'by volume', timed: 'by time' };
 
-/** Half of a double, the shot, two shots. */
+/** One cup of a double, the shot, two shots. */
 export function shareInWords(share: number): string {
-  if (share === 0.5) return 'one cup of a double';
+  if (share === 0.5) return 'one cup of two';
   return share === 1 ? 'one shot' : `${plainNumber(share, 2)} shots`;
 }

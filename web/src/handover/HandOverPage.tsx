@@ -16,7 +16,7 @@ import {
   type HappenedView,
 } from '../app/api';
 import { checkInWords, standingOf } from '../bar/standing';
-import { dayAndTime } from '../parts/format';
+import { day as dayInWords, dayAndTime } from '../parts/format';
 import { Loading } from '../parts/Loading';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useShopDay } from '../parts/useShopDay';
@@ -43,7 +43,7 @@ export function HandOverPage() {
         <div>
           <h1>Handing over</h1>
           <p className="quiet">
-            {dayAndTime(since)} to {clockTimeOf(new Date(), hours)}
+            {dayInWords(since)}, {clockTimeOf(new Date(since), hours)} to {clockTimeOf(new Date(), hours)}
           </p>
         </div>
         <Button className={styles.noPrint} onClick={() => window.print()}>
@@ -146,7 +146,9 @@ function Note({ since, last }: { since: string; last: HandOverView | null }) {
   const save = () => void put({ id, handOverDto: { since, at: new Date().toISOString(), note } });
   return (
     <section aria-labelledby="note" className={styles.note}>
-      <h2 id="note">For whoever comes next</h2>
+      <h2 id="note" className={last?.note ? undefined : styles.onScreen}>
+        For whoever comes next
+      </h2>
       {last?.note && (
         <p>
           “{last.note}”{' '}
