@@ -11,3 +11,16 @@ export {
 export { parseShotLine, type ParsedShotLine } from './parseShotLine';
 export { printShotLine, tasteInWords, tasteWords } from './printShotLine';
 export { CAUSE_WORDS, shotLineInWords } from './shotLineInWords';
+export {
+  DATE_ORDERS,
+  DECIMALS,
+  DELIMITERS,
+  guessMatch,
+  MATCH_COLUMNS,
+  MATCH_TABLES,
+  MATCH_TASTES,
+  type Guess,
+  type Match,
+  type MatchColumn,
+  type MatchTable,
+} from './match';

@@ -1,13 +1,14 @@
 import { brewRatio, plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
-import { useGetCardQuery } from '../app/api';
+import { useGetCardQuery, usePutPrintedMutation } from '../app/api';
 import { Loading } from '../parts/Loading';
 import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
 import { CardDrinks } from '../drinks/CardDrinks';
 import styles from './CardPage.module.css';
 import { FoundTime } from './FoundTime';
+import { WhenOff } from './WhenOff';
 import { versionChanges } from './versionChanges';
 
 /** One recipe, to be read at arm's length; below it, every version before. */
@@ -15,6 +16,7 @@ export function CardPage() {
   const { cardId } = useParams<'cardId'>();
   const { currentData: card, error } = useGetCardQuery({ id: cardId! });
   const unit = useTemperatureUnit();
+  const [putPrinted] = usePutPrintedMutation();
   if (!card) {
     return (
       <Loading className={styles.page} error={error}>
@@ -22,6 +24,11 @@ export function CardPage() {
       </Loading>
     );
   }
+  // What hangs on the wall is known by what was printed; that it could not be told keeps nobody from printing.
+  const print = async (): Promise<void> => {
+    await putPrinted({ id: card.id, printedDto: { version } });
+    window.print();
+  };
   const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
   const figures: [string, string, string][] = [
     ['dose', plainNumber(recipe.doseGrams, 1), 'g'],
@@ -41,7 +48,7 @@ export function CardPage() {
             {card.coffeeName} on {card.stationName} · {card.purpose === 'milk' ? 'with milk' : 'black'}
           </p>
         </div>
-        <Button className={styles.noPrint} onClick={() => window.print()}>
+        <Button className={styles.noPrint} onClick={() => void print()}>
           Print
         </Button>
       </header>
@@ -71,6 +78,7 @@ export function CardPage() {
           {note && `: ${note}`}
         </li>
       </ul>
+      <WhenOff card={card} />
       <CardDrinks card={card} />
       <section className={styles.versions}>
         <h2>Versions</h2>
