@@ -85,6 +85,12 @@ export class MoveFoundTimeDto {
   note!: string;
 }
 
+/** A card on the wall is one of the things that change with it. */
+export class PrintedDto {
+  @NumberField({ min: 1, max: 1e6, integer: true, description: 'The version that was printed' })
+  version!: number;
+}
+
 export class CardVersionView extends IntersectionType(RowView) {
   @ApiProperty() version!: number;
   @ApiProperty({ type: String, nullable: true }) runId!: string | null;
@@ -106,6 +112,8 @@ export class CardView extends RowView {
   @ApiProperty() coffeeName!: string;
   @ApiProperty() stationName!: string;
   @ApiProperty({ type: CardVersionView }) latest!: CardVersionView;
+  @ApiProperty({ type: Number, nullable: true, description: 'The version that was printed last' })
+  printedVersion!: number | null;
 }
 
 export class CardDetailView extends CardView {

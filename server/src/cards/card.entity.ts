@@ -19,6 +19,10 @@ export class Card extends Owned {
 
   @Column(DataType.DATE)
   declare retiredAt: Date | null;
+
+  /** The version that was printed last; null where none was. */
+  @Column(DataType.INTEGER)
+  declare printedVersion: number | null;
 }
 
 /** One state of a recipe. Versions are only ever added. */

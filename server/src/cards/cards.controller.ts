@@ -3,7 +3,7 @@ import { ApiBody, ApiOkResponse, ApiOperation } from '@nestjs/swagger';
 import { ListQuery, pageOf, type Page } from '../common/rows';
 import { validated } from '../common/validation';
 import { CurrentShop } from '../shop/shop.guard';
-import { CardDetailView, CardView, KeepCardDto, MoveFoundTimeDto } from './card.dto';
+import { CardDetailView, CardView, KeepCardDto, MoveFoundTimeDto, PrintedDto } from './card.dto';
 import { CardsService } from './cards.service';
 
 const CardPage = pageOf(CardView, 'CardPage');
@@ -39,6 +39,18 @@ export class CardsController {
     @Body(validated(MoveFoundTimeDto)) body: MoveFoundTimeDto,
   ): Promise<CardDetailView> {
     return this.cards.moveFoundTime(shopId, id, body);
+  }
+
+  @Put('cards/:id/printed')
+  @ApiOperation({ operationId: 'putPrinted', summary: 'Say which version of a card hangs on the wall' })
+  @ApiBody({ type: PrintedDto })
+  @ApiOkResponse({ type: CardDetailView })
+  printed(
+    @CurrentShop() shopId: string,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body(validated(PrintedDto)) { version }: PrintedDto,
+  ): Promise<CardDetailView> {
+    return this.cards.printed(shopId, id, version);
   }
 
   @Put('runs/:runId/card')

@@ -95,6 +95,18 @@ export class CardsService {
     return this.get(shopId, cardId);
   }
 
+  /** Printed is what stands: not a change of the recipe. */
+  async printed(shopId: string, id: string, version: number): Promise<CardDetailView> {
+    if (!(await CardVersion.count({ where: { shopId, cardId: id, version } }))) {
+      if (!(await Card.count({ where: { shopId, id } }))) throw notFound('card');
+      throw new Problem('invalid', 'This card has no such version.', [
+        { path: 'version', message: 'is none of this card' },
+      ]);
+    }
+    await Card.update({ printedVersion: version }, { where: { shopId, id }, silent: true });
+    return this.get(shopId, id);
+  }
+
   /**
    * Ends a dial-in with its recipe: card, version, run, station and that a lesson is due, all or nothing.
    * Sent twice with the same version id it changes nothing the second time.

@@ -28,6 +28,15 @@ describe('what hangs on a card', () => {
     expect(await house.get(`drinks/${drink}`)).toMatchObject({ cardVersion: 2 });
   });
 
+  it('counts the card on the wall among it', async () => {
+    const { cardId } = await kept('wall');
+    expect(await house.get(`cards/${cardId}`)).toMatchObject({ printedVersion: null });
+    await house.put(`cards/${cardId}/printed`, { version: 1 }).expect(200);
+    expect(await house.get(`cards/${cardId}`)).toMatchObject({ printedVersion: 1 });
+    expect(pathsOf(await house.put(`cards/${cardId}/printed`, { version: 4 }).expect(422))).toEqual(['version']);
+    await house.put(`cards/${v7()}/printed`, { version: 1 }).expect(404);
+  });
+
   it('is refused where it cannot be', async () => {
     const { cardId, machineId } = await kept('refused');
     const tooNew = await house.put(`drinks/${v7()}`, { ...DRINK, cardId, cardVersion: 7 }).expect(422);

@@ -9,6 +9,7 @@ import {
   useListMachinesQuery,
   usePutDrinkMutation,
   usePutMachineButtonMutation,
+  usePutPrintedMutation,
   type CardDetailView,
   type DrinkView,
   type MachineButtonView,
@@ -19,7 +20,7 @@ import { withoutRow } from '../parts/withoutRow';
 import { ButtonEditor, type EditedButton } from './ButtonEditor';
 import styles from './CardDrinks.module.css';
 import { DrinkEditor, type EditedDrink } from './DrinkEditor';
-import { BUTTON_WORDS, FOAM_WORDS, MILK_WORDS, POURING_WORDS, shareInWords } from './words';
+import { BUTTON_WORDS, madeOf } from './words';
 
 const IN_USE = { state: 'in-use', pageSize: 100 } as const;
 
@@ -84,7 +85,7 @@ export function CardDrinks({ card }: { card: CardDetailView }) {
 
 /** Ticked off one by one, each is in line with the card's newest version. */
 function ToBringInLine({
-  card: { latest },
+  card: { id: cardId, latest, printedVersion },
   drinks,
   buttons,
 }: {
@@ -94,6 +95,7 @@ function ToBringInLine({
 }) {
   const [putDrink, drinkWrite] = usePutDrinkMutation();
   const [putButton, buttonWrite] = usePutMachineButtonMutation();
+  const [putPrinted, printWrite] = usePutPrintedMutation();
   const behind = <T extends { cardVersion: number }>(rows: readonly T[]): T[] =>
     rows.filter(({ cardVersion }) => cardVersion < latest.version);
   const cardVersion = latest.version;
@@ -106,6 +108,14 @@ function ToBringInLine({
       ...{ id: row.id, name: `button ${row.name}` },
       tick: () => void putButton({ id: row.id, machineButtonDto: { ...withoutRow(row), cardVersion } }),
     })),
+    ...(printedVersion !== null && printedVersion < cardVersion
+      ? [
+          {
+            ...{ id: 'printed', name: `card on the wall, version ${printedVersion}` },
+            tick: () => void putPrinted({ id: cardId, printedDto: { version: cardVersion } }),
+          },
+        ]
+      : []),
   ];
   if (items.length === 0) return null;
   return (
@@ -115,12 +125,17 @@ function ToBringInLine({
       </p>
       <p className={styles.add}>
         {items.map(({ id, name, tick }) => (
-          <ToggleChip key={id} chosen={false} disabled={drinkWrite.isLoading || buttonWrite.isLoading} onToggle={tick}>
+          <ToggleChip
+            key={id}
+            chosen={false}
+            disabled={drinkWrite.isLoading || buttonWrite.isLoading || printWrite.isLoading}
+            onToggle={tick}
+          >
             {name}
           </ToggleChip>
         ))}
       </p>
-      <ProblemAlert error={drinkWrite.error ?? buttonWrite.error} />
+      <ProblemAlert error={drinkWrite.error ?? buttonWrite.error ?? printWrite.error} />
     </div>
   );
 }
@@ -137,16 +152,10 @@ function DrinkRow({
   onEdit: () => void;
 }) {
   const { strength, caffeineMg, fits, fillsMl } = drinkFigures(row, card.latest.recipe, coffee);
-  const parts = [
-    shareInWords(row.share),
-    ...(row.milkMl > 0 ? [`${plainNumber(row.milkMl, 0)} ml ${MILK_WORDS[row.milk]}, ${FOAM_WORDS[row.foam]}`] : []),
-    ...(row.waterMl > 0 ? [`${plainNumber(row.waterMl, 0)} ml water`] : []),
-    ...(row.milkMl + row.waterMl > 0 ? [POURING_WORDS[row.pouring]] : []),
-  ];
   return (
     <tr>
       <th scope="row">{row.name}</th>
-      <td>{parts.join(' · ')}</td>
+      <td>{madeOf(row)}</td>
       <td>
         {plainNumber(row.cupMl, 0)} ml
         {!fits && <strong className={styles.over}> needs {plainNumber(fillsMl, 0)} ml</strong>}

@@ -1,4 +1,5 @@
 import { plainNumber, type ButtonKind, type Foam, type Milk, type Pouring } from '@olvet/core';
+import type { DrinkView } from '../app/api';
 
 export const MILK_WORDS: Readonly<Record<Milk, string>> = {
   none: 'no milk',
@@ -20,4 +21,14 @@ export const BUTTON_WORDS: Readonly<Record<ButtonKind, string>> = { volumetric: 
 export function shareInWords(share: number): string {
   if (share === 0.5) return 'one cup of two';
   return share === 1 ? 'one shot' : `${plainNumber(share, 2)} shots`;
+}
+
+/** What goes into a cup, in the order of the card. */
+export function madeOf({ share, milkMl, milk, foam, waterMl, pouring }: DrinkView): string {
+  return [
+    shareInWords(share),
+    ...(milkMl > 0 ? [`${plainNumber(milkMl, 0)} ml ${MILK_WORDS[milk]}, ${FOAM_WORDS[foam]}`] : []),
+    ...(waterMl > 0 ? [`${plainNumber(waterMl, 0)} ml water`] : []),
+    ...(milkMl + waterMl > 0 ? [POURING_WORDS[pouring]] : []),
+  ].join(' · ');
 }
