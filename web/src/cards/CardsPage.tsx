@@ -36,6 +36,7 @@ export function CardsPage() {
     <div className={styles.page}>
       <header className={styles.head}>
         <h1>Cards</h1>
+        <Link to="/menu">Menu</Link>
       </header>
       <ul className={styles.list}>
         {cards.items.map(({ id, name, purpose, stationName, latest }) => {
