@@ -1,5 +1,5 @@
 import { Injectable } from '@nestjs/common';
-import type { Transaction } from 'sequelize';
+import { literal, type Transaction } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
 import { Clock } from '../clock/clock';
 import { notFound, Problem } from '../common/problem';
@@ -74,13 +74,16 @@ export class DayMovesService {
       this.devices.turnable(shopId, row.stationId),
     ]);
     if (!grinder || station?.grind !== row.toGrind) return;
+    // Held first: a look between the turn and the write would find the grinder elsewhere.
+    await this.holdKeeper(row);
     const { ok, message } = await this.devices.command(shopId, grinder.id, 'set-grind', row.fromGrind!);
     if (!ok) throw new Problem('invalid', `${grinder.name} did not turn back: ${message ?? 'set it by hand'}.`);
   }
 
   /** Whoever takes back what the loop turned disagrees with it: it holds. */
-  private async holdKeeper({ shopId, stationId }: DayMove, transaction: Transaction): Promise<void> {
-    const held = { heldAt: this.clock.now(), heldWhy: 'taken-back' };
+  private async holdKeeper({ shopId, stationId }: DayMove, transaction?: Transaction): Promise<void> {
+    // Counted up, so that a look which began before can no longer act.
+    const held = { heldAt: this.clock.now(), heldWhy: 'taken-back', revision: literal('"revision" + 1') as never };
     await Keeper.update(held, { where: { shopId, id: stationId, isOn: true, heldAt: null }, transaction });
   }
 }
