@@ -41,6 +41,7 @@ import { SetupModule } from './setup/setup.module';
 import { ShopModule } from './shop/shop.module';
 import { ShotsModule } from './shots/shots.module';
 import { StationsModule } from './stations/stations.module';
+import { TransferModule } from './transfer/transfer.module';
 import { TastingsModule } from './tastings/tastings.module';
 
 @Module({})
@@ -94,6 +95,7 @@ export class AppModule {
         LiveModule,
         DevicesModule,
         PullsModule,
+        TransferModule,
       ],
       providers: [{ provide: CONFIG, useValue: config }, Clock],
       exports: [CONFIG, Clock],

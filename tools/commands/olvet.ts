@@ -1,6 +1,11 @@
 import { answerLine } from '../../core/src/advice/advise';
 import { dayLine, traceLine } from '../../core/src/index';
+import { resolve } from 'node:path';
+import { buildStale } from '../lib/build';
 import { converse } from '../lib/converse';
+import { withOwnDatabase } from '../lib/ownDatabase';
+import { runShown } from '../lib/processes';
+import { orStop } from '../lib/say';
 
 interface Verb {
   what: string;
@@ -76,11 +81,38 @@ export const VERBS: Record<string, Verb> = {
   },
 };
 
+/** Verbs that work on the shop's database, each with what stands behind it. */
+export const SHOP_VERBS: Record<string, string> = {
+  export: 'the whole shop as one ZIP of open files: export --out shop.zip',
+  import: 'a ZIP, or CSV and JSON files, into the shop: import shop.zip [--dry-run] [--partly]',
+};
+
+/** In the server's own process, which knows the tables; Olvet may run or not. */
+function onTheShop(args: string[]): Promise<void> {
+  return orStop(async () => {
+    await buildStale(resolve('.olvet'), 'core and server');
+    await withOwnDatabase(async (DATABASE_URL) => {
+      const env = { ...process.env, DATABASE_URL };
+      process.exitCode = await runShown(process.execPath, [resolve('server/dist/src/transfer/cli.js'), ...args], {
+        env,
+      });
+    });
+  });
+}
+
 /** `npm run --silent olvet -- VERB < requests > answers`, or `-- VERB --help`. */
 export async function run([name, ...options]: string[]): Promise<void> {
+  if (name !== undefined && name in SHOP_VERBS) {
+    if (options[0] !== '--help') return onTheShop([name, ...options]);
+    process.stdout.write(`${name}: ${SHOP_VERBS[name]}\nSee docs/formats.md.\n`);
+    return;
+  }
   const verb = name === undefined ? undefined : VERBS[name];
   if (!verb || (options.length > 0 && options[0] !== '--help')) {
-    const known = Object.entries(VERBS).map(([each, { what }]) => `  ${each}  ${what}`);
+    const known = [
+      ...Object.entries(VERBS).map(([each, { what }]) => `  ${each}  ${what}`),
+      ...Object.entries(SHOP_VERBS).map(([each, what]) => `  ${each}  ${what}`),
+    ];
     const isHelp = name === '--help';
     const text = `npm run --silent olvet -- VERB < requests > answers\n${known.join('\n')}\n  VERB --help  an example\n`;
     (isHelp ? process.stdout : process.stderr).write(text);

@@ -25,7 +25,9 @@ import * as keeping from '../../migrations/0017-keeping';
 import * as forecast from '../../migrations/0019-forecast';
 import * as toldSheets from '../../migrations/0020-told-sheets';
 import * as drinks from '../../migrations/0021-drinks';
+import * as printed from '../../migrations/0022-printed';
 import * as handOver from '../../migrations/0018-hand-over';
+import * as transfer from '../../migrations/0023-transfer';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -50,6 +52,8 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0019-forecast': forecast,
   '0020-told-sheets': toldSheets,
   '0021-drinks': drinks,
+  '0022-printed': printed,
+  '0023-transfer': transfer,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -27,6 +27,7 @@ import { Pull } from '../pulls/pull.entity';
 import { ShotTrace } from '../shots/trace.entity';
 import { Station } from '../stations/station.entity';
 import { Tasting, TastingEdit } from '../tastings/tasting.entity';
+import { Import, ImportMatch } from '../transfer/import.entity';
 
 /** Every table. A new one is an entity and a line here. */
 export const MODELS = [
@@ -63,4 +64,6 @@ export const MODELS = [
   Device,
   Pull,
   ShotTrace,
+  Import,
+  ImportMatch,
 ];

@@ -41,6 +41,9 @@ export const addTagTypes = [
   "RoomReadings",
   "Devices",
   "Pulls",
+  "Exports",
+  "Imports",
+  "ImportMatches",
 ] as const;
 const injectedRtkApi = api
   .enhanceEndpoints({
@@ -414,6 +417,14 @@ const injectedRtkApi = api
           url: `/api/cards/${queryArg.id}/found-time`,
           method: "PUT",
           body: queryArg.moveFoundTimeDto,
+        }),
+        invalidatesTags: ["Cards"],
+      }),
+      putPrinted: build.mutation<PutPrintedApiResponse, PutPrintedApiArg>({
+        query: (queryArg) => ({
+          url: `/api/cards/${queryArg.id}/printed`,
+          method: "PUT",
+          body: queryArg.printedDto,
         }),
         invalidatesTags: ["Cards"],
       }),
@@ -1085,6 +1096,99 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Pulls"],
       }),
+      exportShop: build.query<ExportShopApiResponse, ExportShopApiArg>({
+        query: () => ({ url: `/api/export/shop.zip` }),
+        providesTags: ["Exports"],
+      }),
+      exportTable: build.query<ExportTableApiResponse, ExportTableApiArg>({
+        query: (queryArg) => ({ url: `/api/export/tables/${queryArg.file}` }),
+        providesTags: ["Exports"],
+      }),
+      listImports: build.query<ListImportsApiResponse, ListImportsApiArg>({
+        query: (queryArg) => ({
+          url: `/api/imports`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Imports"],
+      }),
+      getImport: build.query<GetImportApiResponse, GetImportApiArg>({
+        query: (queryArg) => ({ url: `/api/imports/${queryArg.id}` }),
+        providesTags: ["Imports"],
+      }),
+      putImport: build.mutation<PutImportApiResponse, PutImportApiArg>({
+        query: (queryArg) => ({
+          url: `/api/imports/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.body,
+        }),
+        invalidatesTags: ["Imports"],
+      }),
+      listImportRows: build.query<
+        ListImportRowsApiResponse,
+        ListImportRowsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/imports/${queryArg.id}/rows`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            outcome: queryArg.outcome,
+          },
+        }),
+        providesTags: ["Imports"],
+      }),
+      getSinceImport: build.query<
+        GetSinceImportApiResponse,
+        GetSinceImportApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/imports/${queryArg.id}/since` }),
+        providesTags: ["Imports"],
+      }),
+      takeImport: build.mutation<TakeImportApiResponse, TakeImportApiArg>({
+        query: (queryArg) => ({
+          url: `/api/imports/${queryArg.id}/taken`,
+          method: "PUT",
+        }),
+        invalidatesTags: ["Imports"],
+      }),
+      takeBackImport: build.mutation<
+        TakeBackImportApiResponse,
+        TakeBackImportApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/imports/${queryArg.id}/taken-back`,
+          method: "PUT",
+        }),
+        invalidatesTags: ["Imports"],
+      }),
+      listImportMatches: build.query<
+        ListImportMatchesApiResponse,
+        ListImportMatchesApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/import-matches`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["ImportMatches"],
+      }),
     }),
     overrideExisting: false,
   });
@@ -1347,6 +1451,11 @@ export type MoveFoundTimeApiResponse = /** status 200  */ CardDetailView;
 export type MoveFoundTimeApiArg = {
   id: string;
   moveFoundTimeDto: MoveFoundTimeDto;
+};
+export type PutPrintedApiResponse = /** status 200  */ CardDetailView;
+export type PutPrintedApiArg = {
+  id: string;
+  printedDto: PrintedDto;
 };
 export type KeepCardApiResponse = /** status 200  */ CardDetailView;
 export type KeepCardApiArg = {
@@ -1765,6 +1874,70 @@ export type GivePullApiResponse = /** status 200  */ PullView;
 export type GivePullApiArg = {
   id: string;
   givePullDto: GivePullDto;
+};
+export type ExportShopApiResponse = /** status 200  */ Blob;
+export type ExportShopApiArg = void;
+export type ExportTableApiResponse = /** status 200  */ string;
+export type ExportTableApiArg = {
+  /** The table and its form: shots.csv, shots.json */
+  file: string;
+};
+export type ListImportsApiResponse = /** status 200  */ ImportPage;
+export type ListImportsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetImportApiResponse = /** status 200  */ ImportView;
+export type GetImportApiArg = {
+  id: string;
+};
+export type PutImportApiResponse = /** status 200  */ ImportView;
+export type PutImportApiArg = {
+  id: string;
+  body: {
+    files: Blob[];
+    /** A MatchDto as JSON, for one CSV of another house */
+    match?: string;
+  };
+};
+export type ListImportRowsApiResponse = /** status 200  */ ImportRowPage;
+export type ListImportRowsApiArg = {
+  id: string;
+  page?: number | null;
+  pageSize?: number | null;
+  outcome?: ImportOutcome;
+};
+export type GetSinceImportApiResponse = /** status 200  */ SinceImportView;
+export type GetSinceImportApiArg = {
+  id: string;
+};
+export type TakeImportApiResponse = /** status 200  */ ImportView;
+export type TakeImportApiArg = {
+  id: string;
+};
+export type TakeBackImportApiResponse = /** status 200  */ ImportView;
+export type TakeBackImportApiArg = {
+  id: string;
+};
+export type ListImportMatchesApiResponse =
+  /** status 200  */ RememberedMatchPage;
+export type ListImportMatchesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
 };
 export type DoorView = {
   /** Whether whoever asks may use Olvet */
@@ -2885,6 +3058,8 @@ export type CardView = {
   coffeeName: string;
   stationName: string;
   latest: CardVersionView;
+  /** The version that was printed last */
+  printedVersion: number | null;
 };
 export type CardPage = {
   items: CardView[];
@@ -2906,6 +3081,8 @@ export type CardDetailView = {
   coffeeName: string;
   stationName: string;
   latest: CardVersionView;
+  /** The version that was printed last */
+  printedVersion: number | null;
   /** Newest first */
   versions: CardVersionView[];
 };
@@ -2915,6 +3092,10 @@ export type MoveFoundTimeDto = {
   seconds: number;
   /** Why it is another */
   note: string;
+};
+export type PrintedDto = {
+  /** The version that was printed */
+  version: number;
 };
 export type KeepCardDto = {
   /** An existing card gets a new version, an unknown id makes a new card */
@@ -4054,6 +4235,171 @@ export type GivePullDto = {
   /** The tablet that holds it from now on; the holder itself says no */
   toId: string;
 };
+export type ImportState =
+  "reading" | "unreadable" | "read" | "taking" | "taken" | "taken-back";
+export type TransferTable =
+  | "grinders"
+  | "machines"
+  | "baskets"
+  | "scales"
+  | "coffees"
+  | "bags"
+  | "methods"
+  | "people"
+  | "stations"
+  | "runs"
+  | "cards"
+  | "card_versions"
+  | "shots"
+  | "tastings"
+  | "shot_edits"
+  | "tasting_edits"
+  | "palates"
+  | "found_doses"
+  | "weighings"
+  | "openings"
+  | "coffee_changes"
+  | "day_moves"
+  | "station_events"
+  | "keepers"
+  | "hand_overs"
+  | "room_readings"
+  | "drinks"
+  | "buttons"
+  | "shot_traces";
+export type ImportTableView = {
+  table: TransferTable;
+  /** Rows that would come in */
+  fresh: number;
+  /** Rows that are here already */
+  here: number;
+  /** Rows that are here in another form, which stays */
+  differing: number;
+  /** Rows that cannot come in */
+  refused: number;
+};
+export type ImportView = {
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  fileName: string;
+  state: ImportState;
+  rowsRead: number;
+  tables: ImportTableView[];
+  /** Files that are of no table */
+  notRead: string[];
+  /** Why it cannot be read or taken */
+  problem: string | null;
+  takenAt: string | null;
+  takenBackAt: string | null;
+  /** Until when it can be taken back */
+  takeBackUntil: string | null;
+};
+export type ImportPage = {
+  items: ImportView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type ImportOutcome = "new" | "same" | "alike" | "differs" | "refused";
+export type ImportErrorView = {
+  path: string;
+  message: string;
+};
+export type ImportRowView = {
+  seq: number;
+  file: string;
+  /** Line of the file */
+  line: number;
+  outcome: ImportOutcome;
+  errors: ImportErrorView[];
+};
+export type ImportRowPage = {
+  items: ImportRowView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type ChangedRowsView = {
+  table: TransferTable;
+  rows: number;
+};
+export type SinceImportView = {
+  /** Changed here since: they go, too */
+  edited: ChangedRowsView[];
+  /** Written since on what it brought: nothing can be taken back while they stand */
+  hungOn: ChangedRowsView[];
+};
+export type MatchTable = "shots" | "coffees";
+export type Delimiter = "," | ";" | "\t" | "|";
+export type DecimalMark = "." | ",";
+export type DateOrder = "ymd" | "dmy" | "mdy";
+export type MatchTarget =
+  | "pulled_at"
+  | "coffee"
+  | "station"
+  | "grind"
+  | "dose_g"
+  | "yield_g"
+  | "yield_ml"
+  | "time_s"
+  | "temperature_c"
+  | "first_drip_s"
+  | "soak_s"
+  | "cover_s"
+  | "grind_s"
+  | "tds_percent"
+  | "balance"
+  | "body"
+  | "dryness"
+  | "sweetness"
+  | "overall"
+  | "pulled_by"
+  | "note"
+  | "name"
+  | "roaster"
+  | "origin"
+  | "process"
+  | "altitude_m"
+  | "roast"
+  | "notes"
+  | "decaf";
+export type MatchedColumnDto = {
+  /** As the first line of the file says */
+  header: string;
+  /** null leaves the column out */
+  column?: MatchTarget | (null | null);
+};
+export type MatchDto = {
+  table: MatchTable;
+  delimiter: Delimiter;
+  decimal: DecimalMark;
+  dates: DateOrder;
+  columns: MatchedColumnDto[];
+  /** Where its shots were pulled, for rows that do not say it */
+  stationId?: string | null;
+  /** Coffees that are not on the shelf are put there with this roast; null refuses their rows */
+  newRoast?: Roast | (null | null);
+};
+export type RememberedMatchView = {
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  headers: string[];
+  match: MatchDto;
+};
+export type RememberedMatchPage = {
+  items: RememberedMatchView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
 export const {
   useGetDoorQuery,
   useEnterMutation,
@@ -4097,6 +4443,7 @@ export const {
   useListCardsQuery,
   useGetCardQuery,
   useMoveFoundTimeMutation,
+  usePutPrintedMutation,
   useKeepCardMutation,
   useGetBoardQuery,
   useSetUpStationMutation,
@@ -4168,4 +4515,14 @@ export const {
   usePutPullMutation,
   useAskForPullMutation,
   useGivePullMutation,
+  useExportShopQuery,
+  useExportTableQuery,
+  useListImportsQuery,
+  useGetImportQuery,
+  usePutImportMutation,
+  useListImportRowsQuery,
+  useGetSinceImportQuery,
+  useTakeImportMutation,
+  useTakeBackImportMutation,
+  useListImportMatchesQuery,
 } = injectedRtkApi;

@@ -157,6 +157,7 @@ export const api = generatedApi.enhanceEndpoints({
         ...(['Bags', 'FoundDoses', 'DoseWeighings'] as const).map(rows),
       ],
     },
+    putPrinted: { invalidatesTags: (_card, _error, { id }) => [{ type: 'Cards', id }] },
     moveFoundTime: { invalidatesTags: (_card, _error, { id }) => [{ type: 'Cards', id }, rows('Cards')] },
     getProposal: {
       providesTags: (_proposal, _error, { id, coffeeId }) => [

@@ -12,6 +12,7 @@ import { ShopTab } from './ShopTab';
 import { StationsTab } from './StationsTab';
 import { TabletsTab } from './TabletsTab';
 import { TastersTab } from './TastersTab';
+import { TransferTab } from '../transfer/TransferTab';
 import { ToCorrect } from './ToCorrect';
 
 /** What do we work with? */
@@ -39,6 +40,7 @@ export function WorkshopPage() {
           { key: 'tasters', label: 'Tasters', children: <TastersTab /> },
           { key: 'tablets', label: 'Tablets', children: <TabletsTab /> },
           { key: 'shop', label: 'Shop', children: <ShopTab /> },
+          { key: 'transfer', label: 'In and out', children: <TransferTab /> },
         ]}
       />
     </div>
