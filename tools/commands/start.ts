@@ -1,5 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
@@ -13,19 +13,13 @@ import { ancestors, endChild, endProcess, freePort, isAlive, isFree } from '../l
 import { orStop, say, Stop } from '../lib/say';
 import { SERVER_FILE, startServer } from '../lib/server';
 import { startStandIns } from '../lib/standins';
+import { readState, runningStart, stateFile, type StartState } from '../lib/startState';
+import { HOME } from '../lib/ownDatabase';
+import { backUpByNight } from '../lib/backups';
 
-/** Database and state; another folder where a second Olvet is to run beside the first. */
-const HOME = resolve(process.env.OLVET_HOME || '.olvet');
-const STATE = resolve(HOME, 'start.json');
+const STATE = stateFile(HOME);
 const USUAL_PORT = 4790;
 const PORTS_TRIED = 20;
-const STARTER = 'tools/run.mjs start';
-
-interface State {
-  starterPid: number;
-  serverPid: number | null;
-  address: string | null;
-}
 
 /** `npm start`: from a clone to a served page. */
 export function run(args: string[]): Promise<void> {
@@ -79,6 +73,7 @@ export function run(args: string[]): Promise<void> {
       });
       keeper.watch(server);
       keeper.watchDatabase();
+      backUpByNight(HOME, databaseUrl, say);
       process.stdout.write(`\nOlvet is at ${address}\nCtrl-C stops it; your data stays.\n`);
     } catch (error) {
       if (ending.begun) return;
@@ -131,9 +126,9 @@ class Ending {
   }
 }
 
-let state: State = { starterPid: process.pid, serverPid: null, address: null };
+let state: StartState = { starterPid: process.pid, serverPid: null, address: null };
 
-function remember(part: Partial<State>): void {
+function remember(part: Partial<StartState>): void {
   state = { ...state, ...part };
   mkdirSync(HOME, { recursive: true });
   writeFileSync(STATE, JSON.stringify(state));
@@ -142,18 +137,10 @@ function remember(part: Partial<State>): void {
 /** After a crash our own server may still run; it is ended. A start that is alive is left alone. */
 async function clearLeftovers(): Promise<void> {
   if (!existsSync(STATE)) return;
-  let state: State;
-  try {
-    state = JSON.parse(readFileSync(STATE, 'utf8')) as State;
-  } catch {
-    rmSync(STATE, { force: true });
-    return;
-  }
-  if (state.starterPid !== process.pid && isAlive(state.starterPid, STARTER)) {
-    throw new Stop(
-      `Olvet runs already${state.address ? ` at ${state.address}` : ''}. Stop it there with Ctrl-C first.`,
-    );
-  }
+  const state = readState(HOME);
+  if (!state) return rmSync(STATE, { force: true });
+  const address = runningStart(HOME);
+  if (address) throw new Stop(`Olvet runs already at ${address}. Stop it there with Ctrl-C first.`);
   if (state.serverPid !== null && isAlive(state.serverPid, SERVER_FILE)) {
     say('Ending the server a former start left running.');
     await endProcess(state.serverPid, SERVER_FILE);

@@ -62,12 +62,12 @@ export class Cluster {
   }
 
   /** Makes the cluster if need be, starts it or takes over the one a crash left running. Resolves with its address. */
-  async start(): Promise<string> {
+  async start({ isQuiet = false } = {}): Promise<string> {
     const bin = postgresFolder();
     this.clearUnfinished();
     if (!existsSync(join(this.dataFolder, 'PG_VERSION'))) this.init(bin);
     const running = this.runningPort();
-    if (running !== null) say('Taking over the database a former start left running.');
+    if (running !== null && !isQuiet) say('Taking over the database a former start left running.');
     this.port = running ?? (await this.launch(bin, await freePort()));
     const { password, adminPassword } = this.readSecrets()!;
     const address = (role: string, secret: string, database: string): string =>
@@ -85,6 +85,10 @@ export class Cluster {
     if (this.port === null || this.runningPort() !== null) return false;
     await this.launch(postgresFolder(), this.port);
     return true;
+  }
+
+  get isRunning(): boolean {
+    return this.runningPort() !== null;
   }
 
   /** The folder whose disk holds the data. */
