@@ -20,16 +20,24 @@ test('a changed card lists its drinks and buttons, to be ticked off', async ({ p
   await expect(page.getByRole('listitem').filter({ hasText: 'Small group, one cup' })).toContainText(
     'Set to 48 ml (45–51',
   );
+  // What hangs on the wall is told by what was printed.
+  await page.evaluate(() => (window.print = () => {}));
+  await page.getByRole('button', { name: 'Print' }).click();
   const group = page.getByRole('group', { name: 'To change with the card' });
   await expect(group).toBeHidden();
   await page.getByRole('button', { name: 'Move it' }).click();
   await page.getByLabel('Time, s').fill('28');
   await page.getByLabel('Why').fill('sweeter a little longer');
   await page.getByRole('button', { name: 'Make it a new version' }).click();
-  await expect(group.getByRole('button')).toHaveCount(2);
+  await expect(group.getByRole('button')).toHaveCount(3);
   const results = await new AxeBuilder({ page }).analyze();
   expect(results.violations.map(({ id }) => id)).toEqual([]);
   await group.getByRole('button', { name: 'Evening bowl' }).click();
   await group.getByRole('button', { name: 'button Small group, one cup' }).click();
+  await group.getByRole('button', { name: /^card on the wall/ }).click();
   await expect(group).toBeHidden();
+  await page.goto(`${DEMO_URL}/menu`);
+  await expect(page.getByRole('row', { name: /Evening bowl/ })).toContainText('Low Tide decaf');
+  const menu = await new AxeBuilder({ page }).analyze();
+  expect(menu.violations.map(({ id }) => id)).toEqual([]);
 });
