@@ -41,3 +41,24 @@ test('a changed card lists its drinks and buttons, to be ticked off', async ({ p
   const menu = await new AxeBuilder({ page }).analyze();
   expect(menu.violations.map(({ id }) => id)).toEqual([]);
 });
+
+test('what is due for cleaning is seen on the bar, done by its steps, and taken back', async ({ page }) => {
+  await page.goto(DEMO_URL);
+  await page.getByRole('link', { name: 'Due: backflush' }).click();
+  const due = page.getByRole('region', { name: 'Due now' });
+  await expect(due).toContainText('Harbour twin');
+  await due.getByRole('button', { name: 'How: Backflush, Harbour twin' }).click();
+  await expect(due).toContainText('wait for the pressure to drop');
+  const results = await new AxeBuilder({ page }).analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  await due.getByRole('button', { name: 'Done: Backflush, Harbour twin' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing is due' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take back: Backflush, Harbour twin' }).first().click();
+  await expect(due).toContainText('10 days ago');
+  // The shop's own rule makes it wait.
+  await due.getByRole('button', { name: 'How: Backflush, Harbour twin' }).click();
+  await due.getByRole('button', { name: 'How often' }).click();
+  await page.getByLabel('Days').fill('14');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { name: 'Nothing is due' })).toBeVisible();
+});

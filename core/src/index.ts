@@ -327,4 +327,5 @@ export {
 } from './lever';
 export { type Rose, roseOf } from './clockMap';
 export * from './drift/judge';
+export * from './care';
 export * from './drink';

@@ -27,6 +27,8 @@ export type DemoRows = Record<
   | 'day_moves'
   | 'keepers'
   | 'drinks'
+  | 'care_done'
+  | 'care_rules'
   | 'buttons',
   Record<string, unknown>[]
 >;
@@ -60,6 +62,8 @@ export class HistoryMaker {
     day_moves: [],
     keepers: [],
     drinks: [],
+    care_done: [],
+    care_rules: [],
     buttons: [],
   };
   private readonly random: Random = createRandom(SEED);

@@ -1,6 +1,7 @@
 import { forecastMorning, METHODS, usualSlope, type Method, type Scale } from '@olvet/core';
 import dayjs from 'dayjs';
 import { addReadings, airAt, mornings } from './air';
+import { addCare } from './care';
 import { addDrinks } from './drinks';
 import type { HistoryMaker } from './maker';
 
@@ -24,6 +25,7 @@ export function addPreparation(maker: HistoryMaker): void {
   addOpenings(maker);
   addReadings(maker);
   addDrinks(maker);
+  addCare(maker);
 }
 
 function rowNamed(maker: HistoryMaker, table: 'grinders' | 'coffees' | 'baskets' | 'stations', name: string) {

@@ -42,6 +42,10 @@ export const LIMITS = {
   partMl: { min: 0, max: 1000 },
   /** What the closed loop waits for. */
   keeperShots: { min: 3, max: 50 },
+  /** How often something is cleaned. */
+  careDays: { min: 1, max: 1000 },
+  careShots: { min: 1, max: 100_000 },
+  careKg: { min: 1, max: 10_000 },
   /** What a hopper holds at most. */
   thrownGrams: { min: 0, max: 5000 },
   tdsPercent: { min: 0.1, max: 30 },

@@ -3,6 +3,8 @@ import type { DeviceReport } from './messages';
 /** Rows that pages show beside each other. */
 export type RowKind =
   | 'Cards'
+  | 'CareDone'
+  | 'CareRules'
   | 'CoffeeChanges'
   | 'DayMoves'
   | 'HandOvers'

@@ -1,9 +1,11 @@
 import { Injectable } from '@nestjs/common';
-import { clockTimeOf, dayAfter, restOf, shopDay, stockOf } from '@olvet/core';
+import { careTask, clockTimeOf, dayAfter, restOf, shopDay, stockOf } from '@olvet/core';
 import dayjs, { type Dayjs } from 'dayjs';
 import ical, { ICalEventRepeatingFreq, type ICalCalendar } from 'ical-generator';
 import { Clock } from '../clock/clock';
 import { BoardService } from '../board/board.service';
+import type { CareItemView } from '../care/care.dto';
+import { CareService } from '../care/care.service';
 import { Bag } from '../bags/bag.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Machine } from '../machines/machine.entity';
@@ -15,13 +17,16 @@ import { Station } from '../stations/station.entity';
 const OPENING_HOUR = 7;
 const USUAL_WARM_UP_MINUTES = 30;
 const CHECK_MINUTES = 10;
+/** Further ahead nobody knows the pace. */
+const CARE_DAYS = 60;
 
-/** Reminders as iCalendar (RFC 5545): switching on, check shots, coffees coming into their own, bags running out. */
+/** Reminders as iCalendar (RFC 5545): switching on, check shots, care, coffees coming into their own, bags running out. */
 @Injectable()
 export class CalendarService {
   constructor(
     private readonly shelf: ShelfService,
     private readonly board: BoardService,
+    private readonly care: CareService,
     private readonly clock: Clock,
   ) {}
 
@@ -43,6 +48,7 @@ export class CalendarService {
       if (check?.reason === 'drift')
         addDriftCheck(calendar, station, dayjs(`${today}T${clockTimeOf(new Date(check.dueAt), shop)}:00`));
     }
+    for (const item of (await this.care.read(shopId)).items) addCare(calendar, item, today);
     for (const bag of bags) {
       const coffee = coffees.find(({ id }) => id === bag.coffeeId);
       if (!coffee) continue;
@@ -94,6 +100,23 @@ function addDriftCheck(calendar: ICalCalendar, { id, name }: { id: string; name:
     floating: true,
     summary: `Check shot at ${name}`,
     description: 'By how its shots ran today.',
+  });
+}
+
+/** The day a task falls due; what is done each day would fill every one of them. */
+function addCare(
+  calendar: ICalCalendar,
+  { task, machineId, grinderId, name, every, dueOn }: CareItemView,
+  today: string,
+): void {
+  if (dueOn === null || every.days === 1 || dueOn > dayAfter(today, CARE_DAYS)) return;
+  const { title, steps, cautions } = careTask(task);
+  calendar.createEvent({
+    id: `care-${task}-${machineId ?? grinderId ?? 'bar'}`,
+    start: dayjs(dueOn).toDate(),
+    allDay: true,
+    summary: name === '' ? title : `${title}: ${name}`,
+    description: [...cautions, ...steps].join('\n'),
   });
 }
 

@@ -28,6 +28,7 @@ import * as drinks from '../../migrations/0021-drinks';
 import * as printed from '../../migrations/0022-printed';
 import * as handOver from '../../migrations/0018-hand-over';
 import * as transfer from '../../migrations/0023-transfer';
+import * as care from '../../migrations/0024-care';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -54,6 +55,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0021-drinks': drinks,
   '0022-printed': printed,
   '0023-transfer': transfer,
+  '0024-care': care,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -11,6 +11,7 @@ import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
 import { HandOver } from '../handOvers/handOver.entity';
+import { CareDone, CareRule } from '../care/care.entity';
 import { Drink, MachineButton } from '../drinks/drink.entity';
 import { Keeper } from '../keeping/keeper.entity';
 import { StationEvent } from '../stationEvents/stationEvent.entity';
@@ -57,6 +58,8 @@ export const MODELS = [
   DayMove,
   StationEvent,
   Keeper,
+  CareDone,
+  CareRule,
   Drink,
   MachineButton,
   HandOver,

@@ -1,6 +1,7 @@
 import type { ModelCtor } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
+import { CareDone, CareRule } from '../care/care.entity';
 import { Card, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
@@ -106,6 +107,12 @@ export const TABLES: readonly TransferTable[] = [
     alike: ['at', 'celsius', 'humidityPercent'],
   }),
   table('drinks', Drink, 'DrinkView', 'Drinks that hang on a card'),
+  table('care_done', CareDone, 'CareDoneView', 'Care that was done, and when', {
+    alike: ['task', 'machineId', 'grinderId', 'at'],
+  }),
+  table('care_rules', CareRule, 'CareRuleView', 'How often the shop wants a care task', {
+    alike: ['task', 'machineId', 'grinderId'],
+  }),
   table('buttons', MachineButton, 'MachineButtonView', 'Programmed buttons that make a card'),
 ];
 

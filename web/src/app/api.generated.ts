@@ -33,6 +33,9 @@ export const addTagTypes = [
   "DayMoves",
   "StationEvents",
   "Keepers",
+  "Care",
+  "CareDone",
+  "CareRules",
   "Drinks",
   "MachineButtons",
   "Effects",
@@ -861,6 +864,68 @@ const injectedRtkApi = api
           body: queryArg.keeperDto,
         }),
         invalidatesTags: ["Keepers"],
+      }),
+      getCare: build.query<GetCareApiResponse, GetCareApiArg>({
+        query: () => ({ url: `/api/care` }),
+        providesTags: ["Care"],
+      }),
+      listCareDone: build.query<ListCareDoneApiResponse, ListCareDoneApiArg>({
+        query: (queryArg) => ({
+          url: `/api/care-done`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["CareDone"],
+      }),
+      getCareDone: build.query<GetCareDoneApiResponse, GetCareDoneApiArg>({
+        query: (queryArg) => ({ url: `/api/care-done/${queryArg.id}` }),
+        providesTags: ["CareDone"],
+      }),
+      putCareDone: build.mutation<PutCareDoneApiResponse, PutCareDoneApiArg>({
+        query: (queryArg) => ({
+          url: `/api/care-done/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.careDoneDto,
+        }),
+        invalidatesTags: ["CareDone"],
+      }),
+      listCareRules: build.query<ListCareRulesApiResponse, ListCareRulesApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/care-rules`,
+            params: {
+              page: queryArg.page,
+              pageSize: queryArg.pageSize,
+              state: queryArg.state,
+              coffeeId: queryArg.coffeeId,
+              stationId: queryArg.stationId,
+              runId: queryArg.runId,
+              grinderId: queryArg.grinderId,
+              basketId: queryArg.basketId,
+            },
+          }),
+          providesTags: ["CareRules"],
+        },
+      ),
+      getCareRule: build.query<GetCareRuleApiResponse, GetCareRuleApiArg>({
+        query: (queryArg) => ({ url: `/api/care-rules/${queryArg.id}` }),
+        providesTags: ["CareRules"],
+      }),
+      putCareRule: build.mutation<PutCareRuleApiResponse, PutCareRuleApiArg>({
+        query: (queryArg) => ({
+          url: `/api/care-rules/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.careRuleDto,
+        }),
+        invalidatesTags: ["CareRules"],
       }),
       listDrinks: build.query<ListDrinksApiResponse, ListDrinksApiArg>({
         query: (queryArg) => ({
@@ -1727,6 +1792,50 @@ export type PutKeeperApiResponse = /** status 200  */ KeeperView;
 export type PutKeeperApiArg = {
   id: string;
   keeperDto: KeeperDto;
+};
+export type GetCareApiResponse = /** status 200  */ CareView;
+export type GetCareApiArg = void;
+export type ListCareDoneApiResponse = /** status 200  */ CareDonePage;
+export type ListCareDoneApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetCareDoneApiResponse = /** status 200  */ CareDoneView;
+export type GetCareDoneApiArg = {
+  id: string;
+};
+export type PutCareDoneApiResponse = /** status 200  */ CareDoneView;
+export type PutCareDoneApiArg = {
+  id: string;
+  careDoneDto: CareDoneDto;
+};
+export type ListCareRulesApiResponse = /** status 200  */ CareRulePage;
+export type ListCareRulesApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetCareRuleApiResponse = /** status 200  */ CareRuleView;
+export type GetCareRuleApiArg = {
+  id: string;
+};
+export type PutCareRuleApiResponse = /** status 200  */ CareRuleView;
+export type PutCareRuleApiArg = {
+  id: string;
+  careRuleDto: CareRuleDto;
 };
 export type ListDrinksApiResponse = /** status 200  */ DrinkPage;
 export type ListDrinksApiArg = {
@@ -3896,6 +4005,118 @@ export type KeeperDto = {
   /** until then, HH:MM */
   quietUntil?: string | null;
 };
+export type CareTaskCode =
+  | "water"
+  | "waste"
+  | "rinse"
+  | "soak"
+  | "backflush"
+  | "brush-out"
+  | "burrs"
+  | "descale";
+export type CareIntervalView = {
+  days?: number;
+  shots?: number;
+  kg?: number;
+};
+export type CareSinceView = {
+  days: number;
+  shots: number;
+  kg: number;
+};
+export type CareRuleView = {
+  task: CareTaskCode;
+  /** For what is done to a machine */
+  machineId?: string | null;
+  /** For what is done to a grinder */
+  grinderId?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  everyDays: number | null;
+  everyShots: number | null;
+  everyKg: number | null;
+};
+export type CareDoneView = {
+  task: CareTaskCode;
+  /** For what is done to a machine */
+  machineId?: string | null;
+  /** For what is done to a grinder */
+  grinderId?: string | null;
+  at: string;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  note: string;
+};
+export type CareItemView = {
+  task: CareTaskCode;
+  machineId: string | null;
+  grinderId: string | null;
+  /** Of the machine or grinder; empty for the bar */
+  name: string;
+  every: CareIntervalView;
+  since: CareSinceView;
+  /** The shop’s own interval */
+  rule: CareRuleView | (null | null);
+  last: CareDoneView | (null | null);
+  /** Of its interval */
+  share: number | null;
+  isDue: boolean;
+  /** When it falls due at this pace */
+  dueOn: string | null;
+};
+export type CareView = {
+  /** The most overdue first */
+  items: CareItemView[];
+};
+export type CareDonePage = {
+  items: CareDoneView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type CareDoneDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  task: CareTaskCode;
+  /** For what is done to a machine */
+  machineId?: string | null;
+  /** For what is done to a grinder */
+  grinderId?: string | null;
+  at: string;
+  note?: string | null;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+};
+export type CareRulePage = {
+  items: CareRuleView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type CareRuleDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  task: CareTaskCode;
+  /** For what is done to a machine */
+  machineId?: string | null;
+  /** For what is done to a grinder */
+  grinderId?: string | null;
+  everyDays?: number | null;
+  /** Shots through it since the last */
+  everyShots?: number | null;
+  /** Coffee ground since the last, kg */
+  everyKg?: number | null;
+};
 export type Milk = "none" | "cow" | "oat" | "soy" | "almond" | "other";
 export type Foam = "none" | "thin" | "thick";
 export type Pouring = "coffee-first" | "milk-first" | "water-first";
@@ -4265,6 +4486,8 @@ export type TransferTable =
   | "hand_overs"
   | "room_readings"
   | "drinks"
+  | "care_done"
+  | "care_rules"
   | "buttons"
   | "shot_traces";
 export type ImportTableView = {
@@ -4491,6 +4714,13 @@ export const {
   useListKeepersQuery,
   useGetKeeperQuery,
   usePutKeeperMutation,
+  useGetCareQuery,
+  useListCareDoneQuery,
+  useGetCareDoneQuery,
+  usePutCareDoneMutation,
+  useListCareRulesQuery,
+  useGetCareRuleQuery,
+  usePutCareRuleMutation,
   useListDrinksQuery,
   useGetDrinkQuery,
   usePutDrinkMutation,

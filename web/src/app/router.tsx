@@ -17,6 +17,7 @@ const places: RouteObject[] = [
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
   { path: 'menu', lazy: async () => ({ Component: (await import('../drinks/MenuPage')).MenuPage }) },
+  { path: 'care', lazy: async () => ({ Component: (await import('../care/CarePage')).CarePage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },
   { path: 'shelf/:coffeeId', lazy: async () => ({ Component: (await import('../shelf/CoffeePage')).CoffeePage }) },
   { path: 'opening', lazy: async () => ({ Component: (await import('../opening/OpeningPage')).OpeningPage }) },

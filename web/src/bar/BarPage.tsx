@@ -3,6 +3,7 @@ import { startTransition, useCallback, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useGetBoardQuery, useGetShopQuery } from '../app/api';
 import { useIsLive } from '../live/useIsLive';
+import { DueCare } from '../care/DueCare';
 import { EmptyState } from '../parts/EmptyState';
 import { Loading } from '../parts/Loading';
 import { plural } from '../parts/plural';
@@ -55,6 +56,7 @@ export function BarPage() {
         <p className="quiet">{shop?.name}</p>
         <Link to="/opening">Opening list</Link>
         <Link to="/hand-over">Hand over</Link>
+        <DueCare />
         <AirNow />
         <p className={styles.used}>
           <span className="numeral">{board.gramsToday} g</span>{' '}

@@ -13,6 +13,8 @@ const MISSED = [
   ...([
     'Bags',
     'Cards',
+    'CareDone',
+    'CareRules',
     'CoffeeChanges',
     'Coffees',
     'DayMoves',

@@ -23,6 +23,7 @@ export function WorkshopPage() {
       <header className={listStyles.head}>
         <h1>Workshop</h1>
         <Link to="/measure">Measuring tools</Link>
+        <Link to="/care">Care</Link>
       </header>
       <ToCorrect />
       <Tabs
