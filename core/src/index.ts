@@ -327,5 +327,6 @@ export {
 } from './lever';
 export { type Rose, roseOf } from './clockMap';
 export * from './drift/judge';
+export * from './basketTable';
 export * from './care';
 export * from './drink';

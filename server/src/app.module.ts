@@ -11,6 +11,7 @@ import { OpeningsModule } from './openings/openings.module';
 import { RoomModule } from './room/room.module';
 import { HandOversModule } from './handOvers/handOvers.module';
 import { EffectsModule } from './effects/effects.module';
+import { BasketTableModule } from './basketTable/basketTable.module';
 import { CareModule } from './care/care.module';
 import { DrinksModule } from './drinks/drinks.module';
 import { KeepingModule } from './keeping/keeping.module';
@@ -89,6 +90,7 @@ export class AppModule {
         JudgingModule,
         StationEventsModule,
         KeepingModule,
+        BasketTableModule,
         CareModule,
         DrinksModule,
         EffectsModule,

@@ -29,6 +29,7 @@ import * as printed from '../../migrations/0022-printed';
 import * as handOver from '../../migrations/0018-hand-over';
 import * as transfer from '../../migrations/0023-transfer';
 import * as care from '../../migrations/0024-care';
+import * as basketRows from '../../migrations/0025-basket-rows';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -56,6 +57,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0022-printed': printed,
   '0023-transfer': transfer,
   '0024-care': care,
+  '0025-basket-rows': basketRows,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

@@ -11,6 +11,7 @@ import { OwnMethod } from '../methods/ownMethod.entity';
 import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
 import { HandOver } from '../handOvers/handOver.entity';
+import { BasketRow } from '../basketTable/basketRow.entity';
 import { CareDone, CareRule } from '../care/care.entity';
 import { Drink, MachineButton } from '../drinks/drink.entity';
 import { Keeper } from '../keeping/keeper.entity';
@@ -58,6 +59,7 @@ export const MODELS = [
   DayMove,
   StationEvent,
   Keeper,
+  BasketRow,
   CareDone,
   CareRule,
   Drink,

@@ -10,6 +10,8 @@ const GROUPS: Record<string, string> = {
   Advice: 'What the next shot should be, without anything stored',
   Bags: 'Bags of a coffee: roasted, opened, frozen, weighed, finished',
   BarScales: 'Scales on the bar',
+  BasketRows: 'What a shop says of a coffee in a basket itself',
+  BasketTable: 'A coffee in every basket: short, normal, long',
   Baskets: 'Baskets and what they take',
   Board: 'How every station stands',
   Calendar: 'Reminders for a calendar program',

@@ -1,6 +1,7 @@
 import type { ModelCtor } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
+import { BasketRow } from '../basketTable/basketRow.entity';
 import { CareDone, CareRule } from '../care/care.entity';
 import { Card, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
@@ -107,6 +108,7 @@ export const TABLES: readonly TransferTable[] = [
     alike: ['at', 'celsius', 'humidityPercent'],
   }),
   table('drinks', Drink, 'DrinkView', 'Drinks that hang on a card'),
+  table('basket_rows', BasketRow, 'BasketRowView', 'A coffee in a basket as the shop says itself'),
   table('care_done', CareDone, 'CareDoneView', 'Care that was done, and when', {
     alike: ['task', 'machineId', 'grinderId', 'at'],
   }),

@@ -33,6 +33,8 @@ export const addTagTypes = [
   "DayMoves",
   "StationEvents",
   "Keepers",
+  "BasketTable",
+  "BasketRows",
   "Care",
   "CareDone",
   "CareRules",
@@ -865,6 +867,52 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Keepers"],
       }),
+      getBasketTable: build.query<
+        GetBasketTableApiResponse,
+        GetBasketTableApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/basket-table`,
+          params: {
+            coffeeId: queryArg.coffeeId,
+            cardId: queryArg.cardId,
+          },
+        }),
+        providesTags: ["BasketTable"],
+      }),
+      listBasketRows: build.query<
+        ListBasketRowsApiResponse,
+        ListBasketRowsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/basket-rows`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["BasketRows"],
+      }),
+      getBasketRow: build.query<GetBasketRowApiResponse, GetBasketRowApiArg>({
+        query: (queryArg) => ({ url: `/api/basket-rows/${queryArg.id}` }),
+        providesTags: ["BasketRows"],
+      }),
+      putBasketRow: build.mutation<PutBasketRowApiResponse, PutBasketRowApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/basket-rows/${queryArg.id}`,
+            method: "PUT",
+            body: queryArg.basketRowDto,
+          }),
+          invalidatesTags: ["BasketRows"],
+        },
+      ),
       getCare: build.query<GetCareApiResponse, GetCareApiArg>({
         query: () => ({ url: `/api/care` }),
         providesTags: ["Care"],
@@ -1792,6 +1840,34 @@ export type PutKeeperApiResponse = /** status 200  */ KeeperView;
 export type PutKeeperApiArg = {
   id: string;
   keeperDto: KeeperDto;
+};
+export type GetBasketTableApiResponse = /** status 200  */ BasketTableView;
+export type GetBasketTableApiArg = {
+  /** The coffee */
+  coffeeId: string;
+  /** The card it is made from; left out: the one changed last */
+  cardId?: string | null;
+};
+export type ListBasketRowsApiResponse = /** status 200  */ BasketRowPage;
+export type ListBasketRowsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetBasketRowApiResponse = /** status 200  */ BasketRowView;
+export type GetBasketRowApiArg = {
+  id: string;
+};
+export type PutBasketRowApiResponse = /** status 200  */ BasketRowView;
+export type PutBasketRowApiArg = {
+  id: string;
+  basketRowDto: BasketRowDto;
 };
 export type GetCareApiResponse = /** status 200  */ CareView;
 export type GetCareApiArg = void;
@@ -4005,6 +4081,81 @@ export type KeeperDto = {
   /** until then, HH:MM */
   quietUntil?: string | null;
 };
+export type TableCardView = {
+  cardId: string;
+  name: string;
+  version: number;
+  grinderName: string;
+  grind: number;
+  timer: TimerStart;
+};
+export type BasketSize = "single" | "double" | "triple";
+export type ShotLength = "short" | "normal" | "long";
+export type BasketRowView = {
+  coffeeId: string;
+  basketId: string;
+  length: ShotLength;
+  doseGrams: number;
+  yieldGrams: number;
+  timeSeconds: SecondsWindowDto;
+  /** Set to go back to what Olvet works out */
+  retiredAt?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+};
+export type BasketCellView = {
+  length: ShotLength;
+  doseGrams: number;
+  yieldGrams: number;
+  /** Yield over dose */
+  ratio: number;
+  timeSeconds: SecondsWindowDto;
+  /** Where it would run in the card’s own time */
+  grind: number;
+  /** Units finer than the card; below zero: coarser */
+  unitsFiner: number;
+  /** What the shop says itself; it stands above */
+  saved: BasketRowView | (null | null);
+};
+export type TableBasketView = {
+  basketId: string;
+  name: string;
+  size: BasketSize;
+  /** It is the card’s own */
+  isCard: boolean;
+  /** Shots pulled in it that corrected its times; 0: its bed alone */
+  shots: number;
+  /** Short, normal, long */
+  cells: BasketCellView[];
+};
+export type BasketTableView = {
+  /** null: no card of this coffee yet */
+  card: TableCardView | (null | null);
+  /** The smallest first */
+  baskets: TableBasketView[];
+};
+export type BasketRowPage = {
+  items: BasketRowView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type BasketRowDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  coffeeId: string;
+  basketId: string;
+  length: ShotLength;
+  doseGrams: number;
+  yieldGrams: number;
+  timeSeconds: SecondsWindowDto;
+  /** Set to go back to what Olvet works out */
+  retiredAt?: string | null;
+};
 export type CareTaskCode =
   | "water"
   | "waste"
@@ -4486,6 +4637,7 @@ export type TransferTable =
   | "hand_overs"
   | "room_readings"
   | "drinks"
+  | "basket_rows"
   | "care_done"
   | "care_rules"
   | "buttons"
@@ -4714,6 +4866,10 @@ export const {
   useListKeepersQuery,
   useGetKeeperQuery,
   usePutKeeperMutation,
+  useGetBasketTableQuery,
+  useListBasketRowsQuery,
+  useGetBasketRowQuery,
+  usePutBasketRowMutation,
   useGetCareQuery,
   useListCareDoneQuery,
   useGetCareDoneQuery,

@@ -14,6 +14,7 @@ import {
   type BagDto,
   type CoffeeView,
 } from '../app/api';
+import { BasketTable } from '../basketTable/BasketTable';
 import { Loading } from '../parts/Loading';
 import { NumberInput } from '../parts/NumberInput';
 import { day, money } from '../parts/format';
@@ -99,6 +100,10 @@ export function CoffeePage() {
           <StartsHere coffee={coffee} stations={stations?.items ?? []} />
         </section>
       </div>
+      <section aria-labelledby="coffee-baskets">
+        <h2 id="coffee-baskets">In every basket</h2>
+        <BasketTable coffeeId={coffee.id} />
+      </section>
       <CoffeeEditor editing={editing ? { id: coffee.id, row: coffee } : null} onClose={() => setEditing(false)} />
       <BagEditor
         editing={bag && { ...bag, row: bags.items.find(({ id }) => id === bag.id) ?? null }}

@@ -30,6 +30,7 @@ export const TABLE_WORDS: Readonly<Record<ImportTableView['table'], string>> = {
   room_readings: 'room readings',
   drinks: 'drinks',
   buttons: 'buttons',
+  basket_rows: 'basket rows',
   care_done: 'care done',
   care_rules: 'care rules',
   shot_traces: 'traces',
