@@ -262,6 +262,8 @@ export {
   traceFromTable,
   type TraceAnswer,
   type TraceSummary,
+  type Stream,
+  streamOf,
   traceLine,
   type TraceRequest,
   type ValidTraceRequest,

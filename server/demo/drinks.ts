@@ -38,3 +38,17 @@ export function addDrinks(maker: HistoryMaker): void {
     maker.add('buttons', { ...button, cardId: card.id, cardVersion: newest, createdAt });
   }
 }
+
+/** One barista would like a card otherwise; the lead has not answered yet. */
+export function addProposal(maker: HistoryMaker): void {
+  const card = maker.rows.cards.find(({ name }) => name === 'Heron Bank')!;
+  const newest = maker.rows.card_versions.filter(({ cardId }) => cardId === card.id).at(-1)!;
+  const recipe = newest.recipe as { yieldGrams: number };
+  const createdAt = maker.at(1, 0.6);
+  maker.add('card_proposals', {
+    ...{ cardId: card.id, proposedBy: 'Tomas', changedBy: 'Tomas', createdAt },
+    recipe: { ...recipe, yieldGrams: recipe.yieldGrams + 2 },
+    tastesLike: newest.tastesLike,
+    note: 'a little longer is sweeter after noon',
+  });
+}

@@ -380,6 +380,7 @@ class StationHistory {
       grinderName: grinder.name,
       machineName: machine.name,
       basketName: basket.name,
+      cups: 2,
     };
     const versionId = this.maker.add('card_versions', {
       cardId,

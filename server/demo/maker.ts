@@ -14,6 +14,7 @@ export type DemoRows = Record<
   | 'runs'
   | 'cards'
   | 'card_versions'
+  | 'card_proposals'
   | 'shots'
   | 'shot_traces'
   | 'tastings'
@@ -49,6 +50,7 @@ export class HistoryMaker {
     runs: [],
     cards: [],
     card_versions: [],
+    card_proposals: [],
     shots: [],
     shot_traces: [],
     tastings: [],

@@ -2,7 +2,7 @@ import { forecastMorning, METHODS, usualSlope, type Method, type Scale } from '@
 import dayjs from 'dayjs';
 import { addReadings, airAt, mornings } from './air';
 import { addCare } from './care';
-import { addDrinks } from './drinks';
+import { addDrinks, addProposal } from './drinks';
 import type { HistoryMaker } from './maker';
 
 interface OpeningForecast {
@@ -25,6 +25,7 @@ export function addPreparation(maker: HistoryMaker): void {
   addOpenings(maker);
   addReadings(maker);
   addDrinks(maker);
+  addProposal(maker);
   addCare(maker);
 }
 

@@ -24,3 +24,4 @@ export {
   type Traced,
 } from './stored';
 export { tableOfTrace, traceFromTable, type LineError, type ReadTable } from './table';
+export { streamOf, type Stream } from './streamOf';

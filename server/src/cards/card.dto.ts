@@ -2,6 +2,7 @@ import { ApiProperty, IntersectionType } from '@nestjs/swagger';
 import { LIMITS, TIMER_STARTS, type TimerStart } from '@olvet/core';
 import { ChoiceField, IdField, NumberField, PartField, TextField } from '../common/fields';
 import { RowView } from '../common/rows';
+import { LINE_SCHEMA } from '../shots/shot.dto';
 import { SecondsWindowDto } from '../common/target.dto';
 
 /** The recipe itself, names of equipment included, so that a card reads the same after a grinder is renamed. */
@@ -20,6 +21,18 @@ export class RecipeDto {
 
   @NumberField({ ...LIMITS.valveGrams, optional: true, description: 'Water of the pre-brew valve in 30 s, g' })
   valveGrams?: number | null;
+
+  @NumberField({ ...LIMITS.grindSeconds, optional: true, description: 'How long a timed grinder runs for it, s' })
+  grindSeconds?: number | null;
+
+  @NumberField({ ...LIMITS.phaseSeconds, optional: true, description: 'Water let in before full pressure, s' })
+  soakSeconds?: number | null;
+
+  @TextField({ max: 40, optional: true, description: 'The group it is pulled on, where that matters' })
+  groupName?: string | null;
+
+  @NumberField({ min: 1, max: 2, integer: true, optional: true, description: 'Cups that share the yield' })
+  cups?: number | null;
 
   @PartField(() => SecondsWindowDto)
   timeSeconds!: SecondsWindowDto;
@@ -116,6 +129,59 @@ export class CardView extends RowView {
   printedVersion!: number | null;
 }
 
+/** A recipe that somebody would like the card to have. */
+export class ProposeCardDto {
+  @PartField(() => RecipeDto)
+  recipe!: RecipeDto;
+
+  @TextField({ max: 400, optional: true })
+  tastesLike?: string | null;
+
+  @TextField({ min: 1, max: 400, description: 'Why' })
+  note!: string;
+}
+
+export const PROPOSAL_ANSWERS = ['taken', 'declined', 'withdrawn'] as const;
+export type ProposalAnswer = (typeof PROPOSAL_ANSWERS)[number];
+
+export class AnswerProposalDto {
+  @ChoiceField({ of: PROPOSAL_ANSWERS, name: 'ProposalAnswer' })
+  answer!: ProposalAnswer;
+
+  @IdField({ optional: true, description: 'Of the version that taking it makes' })
+  versionId?: string | null;
+
+  @TextField({ max: 400, optional: true })
+  note?: string | null;
+}
+
+export class CardProposalView extends RowView {
+  @ApiProperty({ format: 'uuid' }) cardId!: string;
+  @ApiProperty({ type: RecipeDto }) recipe!: RecipeDto;
+  @ApiProperty() tastesLike!: string;
+  @ApiProperty() note!: string;
+  @ApiProperty() proposedBy!: string;
+  @ApiProperty({ enum: PROPOSAL_ANSWERS, enumName: 'ProposalAnswer', nullable: true, description: 'null: open' })
+  answer!: ProposalAnswer | null;
+  @ApiProperty({ type: String, format: 'date-time', nullable: true }) answeredAt!: string | null;
+  @ApiProperty() answeredBy!: string;
+}
+
+export class LastPulledQuery {
+  @TextField({ min: 1, max: 80, description: 'First name' })
+  person!: string;
+}
+
+/** The version somebody pulled by last; what changed since is news to them. */
+export class LastPulledView {
+  @ApiProperty({ type: 'integer', nullable: true, description: 'null: never by this card' }) version!: number | null;
+  @ApiProperty({ type: String, format: 'date-time', nullable: true }) pulledAt!: string | null;
+}
+
 export class CardDetailView extends CardView {
+  @ApiProperty({ ...LINE_SCHEMA, nullable: true, description: 'Grams at every second of its own shot' })
+  reference!: (number | null)[] | null;
+  @ApiProperty({ type: [CardProposalView], description: 'Not answered yet, oldest first' })
+  proposals!: CardProposalView[];
   @ApiProperty({ type: [CardVersionView], description: 'Newest first' }) versions!: CardVersionView[];
 }

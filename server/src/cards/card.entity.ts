@@ -1,7 +1,7 @@
 import type { FoundTime } from '@olvet/core';
 import { Column, DataType, Table } from 'sequelize-typescript';
 import { Owned } from '../database/owned.model';
-import type { RecipeDto } from './card.dto';
+import type { ProposalAnswer, RecipeDto } from './card.dto';
 
 @Table({ tableName: 'cards' })
 export class Card extends Owned {
@@ -56,4 +56,32 @@ export class CardVersion extends Owned {
 
   @Column({ type: DataType.TEXT, defaultValue: '' })
   declare note: string;
+}
+
+/** A recipe that somebody would like a card to have. Taken, it becomes a version; it never is one before. */
+@Table({ tableName: 'card_proposals' })
+export class CardProposal extends Owned {
+  @Column(DataType.UUID)
+  declare cardId: string;
+
+  @Column(DataType.JSONB)
+  declare recipe: RecipeDto;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare tastesLike: string;
+
+  @Column(DataType.TEXT)
+  declare note: string;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare proposedBy: string;
+
+  @Column(DataType.TEXT)
+  declare answer: ProposalAnswer | null;
+
+  @Column(DataType.DATE)
+  declare answeredAt: Date | null;
+
+  @Column({ type: DataType.TEXT, defaultValue: '' })
+  declare answeredBy: string;
 }

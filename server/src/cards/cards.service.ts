@@ -15,7 +15,7 @@ import { Run } from '../runs/run.entity';
 import { Shot } from '../shots/shot.entity';
 import { Station } from '../stations/station.entity';
 import type { CardDetailView, CardView, KeepCardDto, MoveFoundTimeDto } from './card.dto';
-import { Card, CardVersion } from './card.entity';
+import { Card, CardProposal, CardVersion } from './card.entity';
 
 /** Shots in service whose spread is that of today. */
 const NEWEST_SHOTS = 60;
@@ -53,7 +53,15 @@ export class CardsService {
     const versions = await CardVersion.findAll({ where: { shopId, cardId: id }, order: [['version', 'DESC']] });
     const [latest, ...earlier] = versions.map((version) => shown(version.toJSON<CardVersion>()));
     const learned = { ...latest!, found: await this.inService(shopId, latest!) };
-    return { ...withLatest!, latest: learned, versions: [learned, ...earlier] };
+    const [kept, proposals] = await Promise.all([
+      latest!.shotId ? Shot.findOne({ attributes: ['traced'], where: { shopId, id: latest!.shotId } }) : null,
+      CardProposal.findAll({ where: { shopId, cardId: id, answer: null }, order: [['createdAt', 'ASC']] }),
+    ]);
+    return {
+      ...withLatest!,
+      ...{ latest: learned, versions: [learned, ...earlier] },
+      ...{ reference: kept?.traced?.line ?? null, proposals: proposals.map(shown) },
+    };
   }
 
   /** The found time with the spread that service has shown since. */

@@ -30,6 +30,7 @@ import * as handOver from '../../migrations/0018-hand-over';
 import * as transfer from '../../migrations/0023-transfer';
 import * as care from '../../migrations/0024-care';
 import * as basketRows from '../../migrations/0025-basket-rows';
+import * as cardProposals from '../../migrations/0026-card-proposals';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -58,6 +59,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0023-transfer': transfer,
   '0024-care': care,
   '0025-basket-rows': basketRows,
+  '0026-card-proposals': cardProposals,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

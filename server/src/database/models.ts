@@ -1,6 +1,6 @@
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
-import { Card, CardVersion } from '../cards/card.entity';
+import { Card, CardProposal, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { Tablet } from '../door/tablet.entity';
 import { Grinder } from '../grinders/grinder.entity';
@@ -48,6 +48,7 @@ export const MODELS = [
   Tablet,
   Card,
   CardVersion,
+  CardProposal,
   PersonPalate,
   BarScale,
   DoseWeighing,

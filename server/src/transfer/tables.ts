@@ -3,7 +3,7 @@ import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { BasketRow } from '../basketTable/basketRow.entity';
 import { CareDone, CareRule } from '../care/care.entity';
-import { Card, CardVersion } from '../cards/card.entity';
+import { Card, CardProposal, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
 import { CoffeeChange } from '../coffeeChanges/coffeeChange.entity';
 import { FoundDose } from '../doses/foundDose.entity';
@@ -81,6 +81,7 @@ export const TABLES: readonly TransferTable[] = [
   table('card_versions', CardVersion, 'CardVersionView', 'Every version of every card', {
     alike: ['cardId', 'version'],
   }),
+  table('card_proposals', CardProposal, 'CardProposalView', 'Recipes somebody would like a card to have'),
   table('shots', Shot, 'ShotView', 'Shots as they were poured', {
     alike: ['stationId', 'pulledAt', 'doseGrams', 'yieldGrams', 'timeSeconds'],
   }),

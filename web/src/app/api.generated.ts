@@ -433,6 +433,36 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["Cards"],
       }),
+      proposeCard: build.mutation<ProposeCardApiResponse, ProposeCardApiArg>({
+        query: (queryArg) => ({
+          url: `/api/cards/${queryArg.id}/proposals/${queryArg.proposalId}`,
+          method: "PUT",
+          body: queryArg.proposeCardDto,
+        }),
+        invalidatesTags: ["Cards"],
+      }),
+      answerProposal: build.mutation<
+        AnswerProposalApiResponse,
+        AnswerProposalApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/card-proposals/${queryArg.id}/answer`,
+          method: "PUT",
+          body: queryArg.answerProposalDto,
+        }),
+        invalidatesTags: ["Cards"],
+      }),
+      getLastPulled: build.query<GetLastPulledApiResponse, GetLastPulledApiArg>(
+        {
+          query: (queryArg) => ({
+            url: `/api/cards/${queryArg.id}/last-pulled`,
+            params: {
+              person: queryArg.person,
+            },
+          }),
+          providesTags: ["Cards"],
+        },
+      ),
       keepCard: build.mutation<KeepCardApiResponse, KeepCardApiArg>({
         query: (queryArg) => ({
           url: `/api/runs/${queryArg.runId}/card`,
@@ -1569,6 +1599,23 @@ export type PutPrintedApiResponse = /** status 200  */ CardDetailView;
 export type PutPrintedApiArg = {
   id: string;
   printedDto: PrintedDto;
+};
+export type ProposeCardApiResponse = /** status 200  */ CardDetailView;
+export type ProposeCardApiArg = {
+  id: string;
+  proposalId: string;
+  proposeCardDto: ProposeCardDto;
+};
+export type AnswerProposalApiResponse = /** status 200  */ CardDetailView;
+export type AnswerProposalApiArg = {
+  id: string;
+  answerProposalDto: AnswerProposalDto;
+};
+export type GetLastPulledApiResponse = /** status 200  */ LastPulledView;
+export type GetLastPulledApiArg = {
+  id: string;
+  /** First name */
+  person: string;
 };
 export type KeepCardApiResponse = /** status 200  */ CardDetailView;
 export type KeepCardApiArg = {
@@ -3198,6 +3245,14 @@ export type RecipeDto = {
   temperatureC?: number | null;
   /** Water of the pre-brew valve in 30 s, g */
   valveGrams?: number | null;
+  /** How long a timed grinder runs for it, s */
+  grindSeconds?: number | null;
+  /** Water let in before full pressure, s */
+  soakSeconds?: number | null;
+  /** The group it is pulled on, where that matters */
+  groupName?: string | null;
+  /** Cups that share the yield */
+  cups?: number | null;
   timeSeconds: SecondsWindowDto;
   timer: TimerStart;
   grinderName: string;
@@ -3252,6 +3307,24 @@ export type CardPage = {
   page: number;
   pageSize: number;
 };
+export type ProposalAnswer = "taken" | "declined" | "withdrawn";
+export type CardProposalView = {
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  cardId: string;
+  recipe: RecipeDto;
+  tastesLike: string;
+  note: string;
+  proposedBy: string;
+  /** null: open */
+  answer: ProposalAnswer | (null | null);
+  answeredAt: string | null;
+  answeredBy: string;
+};
 export type CardDetailView = {
   id: string;
   revision: number;
@@ -3268,6 +3341,10 @@ export type CardDetailView = {
   latest: CardVersionView;
   /** The version that was printed last */
   printedVersion: number | null;
+  /** Grams at every second of its own shot */
+  reference: (number | null)[] | null;
+  /** Not answered yet, oldest first */
+  proposals: CardProposalView[];
   /** Newest first */
   versions: CardVersionView[];
 };
@@ -3281,6 +3358,23 @@ export type MoveFoundTimeDto = {
 export type PrintedDto = {
   /** The version that was printed */
   version: number;
+};
+export type ProposeCardDto = {
+  recipe: RecipeDto;
+  tastesLike?: string | null;
+  /** Why */
+  note: string;
+};
+export type AnswerProposalDto = {
+  answer: ProposalAnswer;
+  /** Of the version that taking it makes */
+  versionId?: string | null;
+  note?: string | null;
+};
+export type LastPulledView = {
+  /** null: never by this card */
+  version: number | null;
+  pulledAt: string | null;
 };
 export type KeepCardDto = {
   /** An existing card gets a new version, an unknown id makes a new card */
@@ -4622,6 +4716,7 @@ export type TransferTable =
   | "runs"
   | "cards"
   | "card_versions"
+  | "card_proposals"
   | "shots"
   | "tastings"
   | "shot_edits"
@@ -4819,6 +4914,9 @@ export const {
   useGetCardQuery,
   useMoveFoundTimeMutation,
   usePutPrintedMutation,
+  useProposeCardMutation,
+  useAnswerProposalMutation,
+  useGetLastPulledQuery,
   useKeepCardMutation,
   useGetBoardQuery,
   useSetUpStationMutation,

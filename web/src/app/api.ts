@@ -130,6 +130,15 @@ export const api = generatedApi.enhanceEndpoints({
     getShotTrace: aRow('Shots'),
     listCards: aList('Cards'),
     getCard: aRow('Cards'),
+    getLastPulled: { providesTags: (_last, _error, { id }) => [{ type: 'Cards', id }] },
+    proposeCard: theWriteOf('Cards'),
+    answerProposal: {
+      invalidatesTags: (card) => [
+        ...(card ? [{ type: 'Cards' as const, id: card.id }] : []),
+        rows('Cards'),
+        rows('Stations'),
+      ],
+    },
 
     getBoard: {
       providesTags: (

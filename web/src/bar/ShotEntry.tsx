@@ -2,6 +2,7 @@ import { LIMITS, millilitresFromGrams, parseShotLine, plainNumber, roundTo, type
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { BoardStationView } from '../app/api';
+import { ChangedSince } from '../cards/ChangedSince';
 import { useNavigate } from 'react-router';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ShotLineInput } from '../parts/ShotLineInput';
@@ -70,6 +71,7 @@ export function ShotEntry({ standing, onDone }: { standing: BoardStationView; on
           </ToggleChip>
         ))}
       </div>
+      {card && <ChangedSince cardId={card.cardId} />}
       <div className={styles.seconds} role="group" aria-label="Time, seconds">
         {tappableSeconds(aim.wantedSeconds).map((each) => (
           <button

@@ -8,6 +8,9 @@ import { useTemperatureUnit } from '../parts/temperature';
 import { CardDrinks } from '../drinks/CardDrinks';
 import styles from './CardPage.module.css';
 import { FoundTime } from './FoundTime';
+import { OwnShot } from './OwnShot';
+import { Proposals } from './Proposals';
+import { recipeFacts } from './recipeWords';
 import { WhenOff } from './WhenOff';
 import { versionChanges } from './versionChanges';
 
@@ -70,6 +73,9 @@ export function CardPage() {
         <li>
           {recipe.basketName} · {recipe.grinderName} → {recipe.machineName}
         </li>
+        {recipeFacts(recipe).map((fact) => (
+          <li key={fact}>{fact}</li>
+        ))}
         <FoundTime card={card} />
         {tastesLike && <li>Tastes like {tastesLike}</li>}
         <li className="quiet">
@@ -78,7 +84,9 @@ export function CardPage() {
           {note && `: ${note}`}
         </li>
       </ul>
+      {card.reference && <OwnShot line={card.reference} recipe={recipe} />}
       <WhenOff card={card} />
+      <Proposals card={card} />
       <CardDrinks card={card} />
       <section className={styles.versions}>
         <h2>Versions</h2>

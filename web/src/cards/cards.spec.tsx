@@ -22,6 +22,8 @@ const card = {
   coffeeName: 'Saltmarsh',
   stationName: 'Left bar',
   latest: version(2),
+  proposals: [],
+  reference: null,
 };
 
 describe('the cards', () => {
@@ -75,5 +77,49 @@ describe('the cards', () => {
     fakeHouse({ '/api/cards/card': new Refusal(404, { detail: 'There is no such card.', errors: [] }) });
     renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
     expect(await screen.findByText('There is no such card.')).toBeInTheDocument();
+  });
+});
+
+describe('a proposal on a card', () => {
+  const latest = version(2);
+  const proposal = {
+    ...{ id: 'p1', cardId: 'card', recipe: { ...latest.recipe, yieldGrams: 39 }, tastesLike: 'plum and cocoa' },
+    ...{ note: 'sweeter', proposedBy: 'Tomas', createdAt: '2026-03-02T06:41:00.000Z', answer: null },
+  };
+  const detail = { ...card, latest, versions: [latest, version(1)], proposals: [proposal] };
+
+  it('says what it would change, and is made current with one tap', async () => {
+    const { written } = fakeHouse({ '/api/cards/card': detail });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    const row = (await screen.findByText('yield g 37 → 39')).closest('li')!;
+    expect(row).toHaveTextContent('Tomas');
+    fireEvent.click(screen.getByRole('button', { name: 'Make it current' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]).toMatchObject({ path: '/api/card-proposals/p1/answer', body: { answer: 'taken' } });
+  });
+
+  it('is made from the card as it stands, with a reason', async () => {
+    const { written } = fakeHouse({ '/api/cards/card': { ...detail, proposals: [] } });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    fireEvent.click(await screen.findByRole('button', { name: 'Propose a change' }));
+    fireEvent.change(await screen.findByLabelText('Yield, g'), { target: { value: '40' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText('Say why, for whoever decides')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'longer' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    await waitFor(() => expect(written).toHaveLength(1));
+    expect(written[0]!.body).toMatchObject({ note: 'longer', recipe: { yieldGrams: 40, grind: 11.5 } });
+  });
+});
+
+describe('the shot a card was kept from', () => {
+  it('is drawn with its stream, and said in words', async () => {
+    const reference = [...Array<number>(7).fill(0), ...Array.from({ length: 20 }, (_, i) => 1.9 * (i + 1))];
+    const latest = version(1);
+    fakeHouse({ '/api/cards/card': { ...card, latest, versions: [latest], reference } });
+    renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
+    expect(
+      await screen.findByRole('img', { name: /First drop at 7 s, ten grams at 12 s, 38 g at 26 s/ }),
+    ).toBeInTheDocument();
   });
 });

@@ -2,12 +2,15 @@ import { plainNumber } from '@olvet/core';
 import type { CardVersionView, RecipeDto } from '../app/api';
 import { temperatureNumber, type TemperatureUnit } from '../parts/format';
 
-type Field = 'grind' | 'doseGrams' | 'yieldGrams' | 'valveGrams';
+type Field = 'grind' | 'grindSeconds' | 'doseGrams' | 'yieldGrams' | 'soakSeconds' | 'valveGrams' | 'cups';
 const FIELDS: [Field, string][] = [
   ['grind', 'grind'],
+  ['grindSeconds', 'ground s'],
   ['doseGrams', 'dose g'],
   ['yieldGrams', 'yield g'],
+  ['soakSeconds', 'soak s'],
   ['valveGrams', 'valve g'],
+  ['cups', 'cups'],
 ];
 
 /** What a version changed against the one before, in a few words each. */
@@ -29,6 +32,10 @@ export function versionChanges(
   const windowOf = ({ timeSeconds }: RecipeDto): string => `${timeSeconds.min}–${timeSeconds.max}`;
   if (windowOf(now.recipe) !== windowOf(before.recipe)) {
     changes.push(`window ${windowOf(before.recipe)} → ${windowOf(now.recipe)} s`);
+  }
+  const groupOf = ({ groupName }: RecipeDto): string => groupName || 'any';
+  if (groupOf(now.recipe) !== groupOf(before.recipe)) {
+    changes.push(`group ${groupOf(before.recipe)} → ${groupOf(now.recipe)}`);
   }
   if (now.tastesLike !== before.tastesLike) changes.push('words for its taste');
   return changes.length === 0 ? ['confirmed as it was'] : changes;

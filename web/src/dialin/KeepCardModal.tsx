@@ -1,5 +1,5 @@
 import { plainNumber, type Settings } from '@olvet/core';
-import { App, Form, Input, Modal, Select } from 'antd';
+import { App, Form, Input, Modal, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -16,7 +16,11 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from './KeepCardModal.module.css';
 import { plannedOf } from './settings';
 
-type Fields = Pick<KeepCardDto, 'name' | 'purpose' | 'tastesLike' | 'setBy' | 'note'> & { cardId: string };
+type Fields = Pick<KeepCardDto, 'name' | 'purpose' | 'tastesLike' | 'setBy' | 'note'> & {
+  cardId: string;
+  groupName: string;
+  cups: 1 | 2;
+};
 
 export interface KeepCardModalProps {
   sheet: SheetView;
@@ -44,7 +48,7 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
   const known = cards?.items.filter((card) => card.stationId === run.stationId) ?? [];
   const latest = known[0];
 
-  const save = async ({ cardId, ...fields }: Fields): Promise<void> => {
+  const save = async ({ cardId, groupName, cups, ...fields }: Fields): Promise<void> => {
     const { timeSeconds, timer } = run.target;
     const keepCardDto: KeepCardDto = {
       ...fields,
@@ -53,6 +57,9 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
       shotId: chosen?.id ?? null,
       recipe: {
         ...settings,
+        ...{ groupName, cups },
+        grindSeconds: chosen?.grindSeconds ?? null,
+        soakSeconds: chosen?.soakSeconds ?? null,
         valveGrams: chosen?.valveGrams ?? null,
         timeSeconds,
         timer,
@@ -103,6 +110,8 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
             name: latest?.name ?? coffee.name,
             purpose: latest?.purpose ?? 'black',
             tastesLike: latest?.latest.tastesLike ?? run.goal ?? '',
+            groupName: latest?.latest.recipe.groupName ?? '',
+            cups: (chosen?.cupGrams?.length ?? latest?.latest.recipe.cups) === 2 ? 2 : 1,
             setBy: person,
             note: '',
           }}
@@ -125,6 +134,18 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
                 { value: 'milk', label: 'with milk' },
               ]}
             />
+          </Form.Item>
+          <Form.Item name="cups" label="Cups">
+            <Segmented
+              block
+              options={[
+                { value: 1, label: 'one' },
+                { value: 2, label: 'two' },
+              ]}
+            />
+          </Form.Item>
+          <Form.Item name="groupName" label="Group, where it matters">
+            <Input maxLength={40} />
           </Form.Item>
           <Form.Item name="tastesLike" label="Tastes like">
             <Input maxLength={400} />

@@ -344,7 +344,7 @@ describe('the run page', () => {
       name: 'Saltmarsh',
       purpose: 'milk',
       stationId: 'station',
-      latest: { version: 3, tastesLike: 'plum' },
+      latest: { version: 3, tastesLike: 'plum', recipe: {} },
     };
     const written = open(sheetView(steady(3, { tastings: [tasting({ balance: 0, body: 0, overall: 8 })] })), {
       '/api/cards': pageOf([card]),

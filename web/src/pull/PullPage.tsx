@@ -10,6 +10,7 @@ import {
   type BoardCardView,
   type BoardStationView,
 } from '../app/api';
+import { ChangedSince } from '../cards/ChangedSince';
 import { serviceAim } from '../bar/service';
 import { useServiceShot } from '../bar/useServiceShot';
 import { Loading } from '../parts/Loading';
@@ -85,6 +86,7 @@ function AtStation({ standing }: { standing: BoardStationView }) {
       <div className={styles.picture} ref={setPicture} />
       <div className={styles.aside} ref={setAside} />
       <div className={styles.bottom}>
+        {!isBegun && card && <ChangedSince cardId={card.cardId} />}
         <ProblemAlert error={error} />
         {subject ? (
           <PullPanel

@@ -14,6 +14,7 @@ export const TABLE_WORDS: Readonly<Record<ImportTableView['table'], string>> = {
   runs: 'dial-ins',
   cards: 'cards',
   card_versions: 'versions of cards',
+  card_proposals: 'proposals',
   shots: 'shots',
   tastings: 'tastings',
   shot_edits: 'corrections of shots',
