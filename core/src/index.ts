@@ -55,6 +55,7 @@ export {
   methodErrors,
   METHODS,
   type OffLine,
+  READING,
   whenOff,
   methodSchema,
   PRE_BREWS,
@@ -332,3 +333,4 @@ export * from './drift/judge';
 export * from './basketTable';
 export * from './care';
 export * from './drink';
+export * from './preparation';

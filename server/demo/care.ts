@@ -37,3 +37,16 @@ export function addCare(maker: HistoryMaker): void {
   }
   for (const { grinderId } of grinders) maker.row('grinders', grinderId).burrLifeKg = BURRS_KG;
 }
+
+/** Each station as it always did; one took to needles three weeks ago. */
+export function addWays(maker: HistoryMaker): void {
+  const way = { distribution: 'by-hand', levelling: 'tool', tamp: 'fixed', mist: 'no', tap: 'no', changedBy: LEAD };
+  for (const { id: stationId, name } of maker.rows.stations) {
+    const began = maker.at(55, 0);
+    maker.add('preparations', { stationId, at: began, createdAt: began, ...way });
+    if (name !== 'Right bar') continue;
+    const at = maker.at(21, 0);
+    const note = 'a light roast clumps';
+    maker.add('preparations', { stationId, at, createdAt: at, ...way, distribution: 'needles', note });
+  }
+}

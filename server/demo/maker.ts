@@ -27,6 +27,7 @@ export type DemoRows = Record<
   | 'room_readings'
   | 'day_moves'
   | 'keepers'
+  | 'preparations'
   | 'drinks'
   | 'care_done'
   | 'care_rules'
@@ -63,6 +64,7 @@ export class HistoryMaker {
     room_readings: [],
     day_moves: [],
     keepers: [],
+    preparations: [],
     drinks: [],
     care_done: [],
     care_rules: [],

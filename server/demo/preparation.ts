@@ -1,7 +1,7 @@
 import { forecastMorning, METHODS, usualSlope, type Method, type Scale } from '@olvet/core';
 import dayjs from 'dayjs';
 import { addReadings, airAt, mornings } from './air';
-import { addCare } from './care';
+import { addCare, addWays } from './care';
 import { addDrinks, addProposal } from './drinks';
 import type { HistoryMaker } from './maker';
 
@@ -27,6 +27,7 @@ export function addPreparation(maker: HistoryMaker): void {
   addDrinks(maker);
   addProposal(maker);
   addCare(maker);
+  addWays(maker);
 }
 
 function rowNamed(maker: HistoryMaker, table: 'grinders' | 'coffees' | 'baskets' | 'stations', name: string) {

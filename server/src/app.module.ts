@@ -12,6 +12,7 @@ import { RoomModule } from './room/room.module';
 import { HandOversModule } from './handOvers/handOvers.module';
 import { EffectsModule } from './effects/effects.module';
 import { BasketTableModule } from './basketTable/basketTable.module';
+import { PreparationsModule } from './preparations/preparations.module';
 import { CareModule } from './care/care.module';
 import { DrinksModule } from './drinks/drinks.module';
 import { KeepingModule } from './keeping/keeping.module';
@@ -92,6 +93,7 @@ export class AppModule {
         KeepingModule,
         BasketTableModule,
         CareModule,
+        PreparationsModule,
         DrinksModule,
         EffectsModule,
         HandOversModule,

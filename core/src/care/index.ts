@@ -1,3 +1,4 @@
+export { CAUTIONS } from './cautions';
 export { careDue, type CareDue, type CareSince } from './careDue';
 export {
   CARE_CODES,

@@ -11,6 +11,8 @@ export interface Stream {
 
 /** Less than this is a wet spout. */
 const FIRST_DRIP_GRAMS = 0.3;
+/** What drips after the stop is no stream. */
+const LAST_DRIPS_GRAMS = 0.5;
 const HALFWAY_GRAMS = 10;
 /** A second's figure is taken over so many on both sides. */
 const SMOOTH_SECONDS = 1;
@@ -34,6 +36,6 @@ export function streamOf(line: readonly (number | null)[]): Stream | null {
   });
   return {
     ...{ firstDripSeconds, tenGramsSeconds: tenGramsSeconds < 0 ? null : tenGramsSeconds },
-    ...{ endSeconds: firstAt(total), grams: total, flow },
+    ...{ endSeconds: firstAt(total - LAST_DRIPS_GRAMS), grams: total, flow },
   };
 }

@@ -31,6 +31,7 @@ import * as transfer from '../../migrations/0023-transfer';
 import * as care from '../../migrations/0024-care';
 import * as basketRows from '../../migrations/0025-basket-rows';
 import * as cardProposals from '../../migrations/0026-card-proposals';
+import * as preparations from '../../migrations/0027-preparations';
 
 /** In order. A new migration is one new file and a line here. */
 export const MIGRATIONS: Record<string, Migration> = {
@@ -60,6 +61,7 @@ export const MIGRATIONS: Record<string, Migration> = {
   '0024-care': care,
   '0025-basket-rows': basketRows,
   '0026-card-proposals': cardProposals,
+  '0027-preparations': preparations,
 };
 
 /** Any number of server processes may start at once; one migrates, the others wait for this lock. */

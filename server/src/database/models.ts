@@ -12,6 +12,7 @@ import { Opening } from '../openings/opening.entity';
 import { RoomReading } from '../room/roomReading.entity';
 import { HandOver } from '../handOvers/handOver.entity';
 import { BasketRow } from '../basketTable/basketRow.entity';
+import { Preparation } from '../preparations/preparation.entity';
 import { CareDone, CareRule } from '../care/care.entity';
 import { Drink, MachineButton } from '../drinks/drink.entity';
 import { Keeper } from '../keeping/keeper.entity';
@@ -61,6 +62,7 @@ export const MODELS = [
   StationEvent,
   Keeper,
   BasketRow,
+  Preparation,
   CareDone,
   CareRule,
   Drink,

@@ -44,6 +44,8 @@ const GROUPS: Record<string, string> = {
   OwnMethods: 'Methods of the shop’s own',
   Palates: 'Where each person likes a cup best',
   People: 'Who works here, by first name',
+  Preparations: 'How a station makes its pucks from a moment on',
+  Prepared: 'How each way of preparing poured',
   Proposals: 'How a station would begin with another coffee',
   Pulls: 'Shots while they are pulled',
   RoomReadings: 'The air of the room, typed in or told by a sensor',

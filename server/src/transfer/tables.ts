@@ -2,6 +2,7 @@ import type { ModelCtor } from 'sequelize-typescript';
 import { Bag } from '../bags/bag.entity';
 import { Basket } from '../baskets/basket.entity';
 import { BasketRow } from '../basketTable/basketRow.entity';
+import { Preparation } from '../preparations/preparation.entity';
 import { CareDone, CareRule } from '../care/care.entity';
 import { Card, CardProposal, CardVersion } from '../cards/card.entity';
 import { Coffee } from '../coffees/coffee.entity';
@@ -103,6 +104,9 @@ export const TABLES: readonly TransferTable[] = [
   table('coffee_changes', CoffeeChange, 'CoffeeChangeView', 'Another coffee in a hopper'),
   table('day_moves', DayMove, 'DayMoveView', 'What was answered to a drift'),
   table('station_events', StationEvent, 'StationEventView', 'Filled, cleaned: what may move a time'),
+  table('preparations', Preparation, 'PreparationView', 'How pucks are made from a moment on', {
+    alike: ['stationId', 'at'],
+  }),
   table('keepers', Keeper, 'KeeperView', 'Limits of the closed loop'),
   table('hand_overs', HandOver, 'HandOverView', 'Turns at the bar handed over'),
   table('room_readings', RoomReading, 'RoomReadingView', 'The air of the room', {

@@ -38,6 +38,8 @@ export const addTagTypes = [
   "Care",
   "CareDone",
   "CareRules",
+  "Preparations",
+  "Prepared",
   "Drinks",
   "MachineButtons",
   "Effects",
@@ -1005,6 +1007,47 @@ const injectedRtkApi = api
         }),
         invalidatesTags: ["CareRules"],
       }),
+      listPreparations: build.query<
+        ListPreparationsApiResponse,
+        ListPreparationsApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/preparations`,
+          params: {
+            page: queryArg.page,
+            pageSize: queryArg.pageSize,
+            state: queryArg.state,
+            coffeeId: queryArg.coffeeId,
+            stationId: queryArg.stationId,
+            runId: queryArg.runId,
+            grinderId: queryArg.grinderId,
+            basketId: queryArg.basketId,
+          },
+        }),
+        providesTags: ["Preparations"],
+      }),
+      getPreparation: build.query<
+        GetPreparationApiResponse,
+        GetPreparationApiArg
+      >({
+        query: (queryArg) => ({ url: `/api/preparations/${queryArg.id}` }),
+        providesTags: ["Preparations"],
+      }),
+      putPreparation: build.mutation<
+        PutPreparationApiResponse,
+        PutPreparationApiArg
+      >({
+        query: (queryArg) => ({
+          url: `/api/preparations/${queryArg.id}`,
+          method: "PUT",
+          body: queryArg.preparationDto,
+        }),
+        invalidatesTags: ["Preparations"],
+      }),
+      getPrepared: build.query<GetPreparedApiResponse, GetPreparedApiArg>({
+        query: (queryArg) => ({ url: `/api/stations/${queryArg.id}/prepared` }),
+        providesTags: ["Prepared"],
+      }),
       listDrinks: build.query<ListDrinksApiResponse, ListDrinksApiArg>({
         query: (queryArg) => ({
           url: `/api/drinks`,
@@ -1959,6 +2002,31 @@ export type PutCareRuleApiResponse = /** status 200  */ CareRuleView;
 export type PutCareRuleApiArg = {
   id: string;
   careRuleDto: CareRuleDto;
+};
+export type ListPreparationsApiResponse = /** status 200  */ PreparationPage;
+export type ListPreparationsApiArg = {
+  page?: number | null;
+  pageSize?: number | null;
+  /** Retired and finished rows are over */
+  state?: RowState;
+  coffeeId?: string | null;
+  stationId?: string | null;
+  runId?: string | null;
+  grinderId?: string | null;
+  basketId?: string | null;
+};
+export type GetPreparationApiResponse = /** status 200  */ PreparationView;
+export type GetPreparationApiArg = {
+  id: string;
+};
+export type PutPreparationApiResponse = /** status 200  */ PreparationView;
+export type PutPreparationApiArg = {
+  id: string;
+  preparationDto: PreparationDto;
+};
+export type GetPreparedApiResponse = /** status 200  */ PreparedView[];
+export type GetPreparedApiArg = {
+  id: string;
 };
 export type ListDrinksApiResponse = /** status 200  */ DrinkPage;
 export type ListDrinksApiArg = {
@@ -4362,6 +4430,66 @@ export type CareRuleDto = {
   /** Coffee ground since the last, kg */
   everyKg?: number | null;
 };
+export type Distribution = "by-hand" | "needles" | "shaken" | "spun";
+export type Levelling = "none" | "tool";
+export type Tamp = "by-hand" | "fixed" | "self-levelling";
+export type YesOrNo = "no" | "yes";
+export type PreparationView = {
+  stationId: string;
+  /** From when on */
+  at: string;
+  distribution: Distribution;
+  levelling: Levelling;
+  tamp: Tamp;
+  mist: YesOrNo;
+  tap: YesOrNo;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+  id: string;
+  revision: number;
+  /** First name of whoever wrote it last; empty where nobody said so */
+  changedBy: string;
+  createdAt: string;
+  updatedAt: string;
+  note: string;
+};
+export type PreparationPage = {
+  items: PreparationView[];
+  total: number;
+  page: number;
+  pageSize: number;
+};
+export type PreparationDto = {
+  /** The revision you last saw; leave out for a new row. */
+  revision?: number | null;
+  stationId: string;
+  /** From when on */
+  at: string;
+  distribution: Distribution;
+  levelling: Levelling;
+  tamp: Tamp;
+  mist: YesOrNo;
+  tap: YesOrNo;
+  note?: string | null;
+  /** Set when it was said by mistake */
+  removedAt?: string | null;
+};
+export type PreparationPart =
+  "distribution" | "levelling" | "tamp" | "mist" | "tap";
+export type PuckComparison = "steadier" | "less-steady" | "alike" | "unknown";
+export type PreparedView = {
+  preparation: PreparationView;
+  /** Against the way before */
+  changed: PreparationPart[];
+  shots: number;
+  /** Of single shots among their like, as a share of the time */
+  spread: number | null;
+  /** Shots somebody looked at */
+  looked: number;
+  /** Of these: spurts, dead spots, a channel */
+  uneven: number;
+  comparison: PuckComparison;
+};
 export type Milk = "none" | "cow" | "oat" | "soy" | "almond" | "other";
 export type Foam = "none" | "thin" | "thick";
 export type Pouring = "coffee-first" | "milk-first" | "water-first";
@@ -4728,6 +4856,7 @@ export type TransferTable =
   | "coffee_changes"
   | "day_moves"
   | "station_events"
+  | "preparations"
   | "keepers"
   | "hand_overs"
   | "room_readings"
@@ -4975,6 +5104,10 @@ export const {
   useListCareRulesQuery,
   useGetCareRuleQuery,
   usePutCareRuleMutation,
+  useListPreparationsQuery,
+  useGetPreparationQuery,
+  usePutPreparationMutation,
+  useGetPreparedQuery,
   useListDrinksQuery,
   useGetDrinkQuery,
   usePutDrinkMutation,

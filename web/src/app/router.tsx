@@ -16,6 +16,7 @@ const places: RouteObject[] = [
   { path: 'watch/:pullId', lazy: async () => ({ Component: (await import('../pull/WatchPage')).WatchPage }) },
   { path: 'cards', lazy: async () => ({ Component: (await import('../cards/CardsPage')).CardsPage }) },
   { path: 'cards/:cardId', lazy: async () => ({ Component: (await import('../cards/CardPage')).CardPage }) },
+  { path: 'book', lazy: async () => ({ Component: (await import('../book/BookPage')).BookPage }) },
   { path: 'menu', lazy: async () => ({ Component: (await import('../drinks/MenuPage')).MenuPage }) },
   { path: 'care', lazy: async () => ({ Component: (await import('../care/CarePage')).CarePage }) },
   { path: 'shelf', lazy: async () => ({ Component: (await import('../shelf/ShelfPage')).ShelfPage }) },

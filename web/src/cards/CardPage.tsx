@@ -1,17 +1,13 @@
-import { brewRatio, plainNumber } from '@olvet/core';
 import { Button } from 'antd';
 import { Link, useParams } from 'react-router';
 import { useGetCardQuery, usePutPrintedMutation } from '../app/api';
 import { Loading } from '../parts/Loading';
-import { day, dayAndTime, temperatureNumber, TIMER_WORDS } from '../parts/format';
+import { day } from '../parts/format';
 import { useTemperatureUnit } from '../parts/temperature';
 import { CardDrinks } from '../drinks/CardDrinks';
 import styles from './CardPage.module.css';
-import { FoundTime } from './FoundTime';
-import { OwnShot } from './OwnShot';
+import { CardSheet } from './CardSheet';
 import { Proposals } from './Proposals';
-import { recipeFacts } from './recipeWords';
-import { WhenOff } from './WhenOff';
 import { versionChanges } from './versionChanges';
 
 /** One recipe, to be read at arm's length; below it, every version before. */
@@ -32,16 +28,7 @@ export function CardPage() {
     await putPrinted({ id: card.id, printedDto: { version } });
     window.print();
   };
-  const { recipe, tastesLike, setBy, version, createdAt, note } = card.latest;
-  const figures: [string, string, string][] = [
-    ['dose', plainNumber(recipe.doseGrams, 1), 'g'],
-    ['yield', plainNumber(recipe.yieldGrams, 1), 'g'],
-    ['time', `${recipe.timeSeconds.min}–${recipe.timeSeconds.max}`, 's'],
-    ['grind', plainNumber(recipe.grind), ''],
-  ];
-  if (recipe.temperatureC != null)
-    figures.push(['temperature', temperatureNumber(recipe.temperatureC, unit), `°${unit}`]);
-  if (recipe.valveGrams != null) figures.push(['valve in 30 s', plainNumber(recipe.valveGrams), 'g']);
+  const { version } = card.latest;
   return (
     <article className={styles.page}>
       <header className={styles.head}>
@@ -55,37 +42,7 @@ export function CardPage() {
           Print
         </Button>
       </header>
-      <dl className={styles.figures}>
-        {figures.map(([name, value, sign]) => (
-          <div key={name}>
-            <dt>{name}</dt>
-            <dd className="numeral">
-              {value}
-              {sign && <span className={styles.sign}> {sign}</span>}
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <ul className={styles.facts}>
-        <li>
-          Ratio 1:{plainNumber(brewRatio(recipe.doseGrams, recipe.yieldGrams), 2)}, time {TIMER_WORDS[recipe.timer]}
-        </li>
-        <li>
-          {recipe.basketName} · {recipe.grinderName} → {recipe.machineName}
-        </li>
-        {recipeFacts(recipe).map((fact) => (
-          <li key={fact}>{fact}</li>
-        ))}
-        <FoundTime card={card} />
-        {tastesLike && <li>Tastes like {tastesLike}</li>}
-        <li className="quiet">
-          Version {version}, {dayAndTime(createdAt)}
-          {setBy && `, set by ${setBy}`}
-          {note && `: ${note}`}
-        </li>
-      </ul>
-      {card.reference && <OwnShot line={card.reference} recipe={recipe} />}
-      <WhenOff card={card} />
+      <CardSheet card={card} />
       <Proposals card={card} />
       <CardDrinks card={card} />
       <section className={styles.versions}>

@@ -37,6 +37,7 @@ export function CardsPage() {
       <header className={styles.head}>
         <h1>Cards</h1>
         <Link to="/menu">Menu</Link>
+        <Link to="/book">Bar book</Link>
       </header>
       <ul className={styles.list}>
         {cards.items.map(({ id, name, purpose, stationName, latest }) => {

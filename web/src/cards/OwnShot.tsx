@@ -23,9 +23,9 @@ export function OwnShot({ line, recipe }: { line: readonly (number | null)[]; re
     (tenGramsSeconds === null ? '' : `ten grams at ${tenGramsSeconds} s, `) +
     `${plainNumber(grams, 1)} g at ${endSeconds} s`;
   const ticks = [
-    { at: firstDripSeconds, text: `${firstDripSeconds} s first drop` },
-    ...(tenGramsSeconds === null ? [] : [{ at: tenGramsSeconds, text: `${tenGramsSeconds} s 10 g` }]),
-    { at: endSeconds, text: `${endSeconds} s stop` },
+    { at: firstDripSeconds, text: `first drop ${firstDripSeconds} s` },
+    ...(tenGramsSeconds === null ? [] : [{ at: tenGramsSeconds, text: `10 g ${tenGramsSeconds} s` }]),
+    { at: endSeconds, text: `stop ${endSeconds} s` },
   ];
   return (
     <figure className={styles.own}>
@@ -45,7 +45,7 @@ export function OwnShot({ line, recipe }: { line: readonly (number | null)[]; re
         {ticks.map(({ at, text }, i) => (
           <g key={text}>
             <line x1={x(at)} x2={x(at)} y1={HEIGHT.curve} y2={ALL - HEIGHT.ticks + 4} className={styles.tick} />
-            <text x={x(at)} y={ALL - 6} textAnchor={i === 0 ? 'start' : i === ticks.length - 1 ? 'end' : 'middle'}>
+            <text x={x(at)} y={ALL - 6} textAnchor={i === 0 || i === ticks.length - 1 ? 'end' : 'start'}>
               {text}
             </text>
           </g>

@@ -22,6 +22,7 @@ import styles from './CardDrinks.module.css';
 import { DrinkEditor, type EditedDrink } from './DrinkEditor';
 import { BUTTON_WORDS, madeOf } from './words';
 
+const CHANGE = 'Change';
 const IN_USE = { state: 'in-use', pageSize: 100 } as const;
 
 /** What hangs on a card: drinks and programmed buttons; after the card has changed, what must change with it. */
@@ -40,8 +41,8 @@ export function CardDrinks({ card }: { card: CardDetailView }) {
           <table>
             <thead>
               <tr>
-                {['Drink', 'Made of', 'Cup', 'Coffee in 100 ml', 'Caffeine', 'Change'].map((head) => (
-                  <th key={head} scope="col">
+                {['Drink', 'Made of', 'Cup', 'Coffee in 100 ml', 'Caffeine', CHANGE].map((head) => (
+                  <th key={head} scope="col" className={head === CHANGE ? styles.onScreen : undefined}>
                     {head}
                   </th>
                 ))}
@@ -164,7 +165,7 @@ function DrinkRow({
       <td>
         {caffeineMg.low}–{caffeineMg.high} mg
       </td>
-      <td>
+      <td className={styles.onScreen}>
         <Button onClick={onEdit} aria-label={`Edit ${row.name}`}>
           Edit
         </Button>

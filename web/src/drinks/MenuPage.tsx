@@ -9,8 +9,23 @@ import { madeOf } from './words';
 
 const IN_USE = { state: 'in-use', pageSize: 100 } as const;
 
-/** Every drink of the house: what it is made of, how strong, how much caffeine. */
+/** Every drink of the house, to be printed. */
 export function MenuPage() {
+  return (
+    <div className={listStyles.page}>
+      <header className={listStyles.head}>
+        <h1>Menu</h1>
+        <Button className={styles.add} onClick={() => window.print()}>
+          Print
+        </Button>
+      </header>
+      <MenuTable />
+    </div>
+  );
+}
+
+/** What each drink is made of, how strong, how much caffeine. */
+export function MenuTable() {
   const { data: drinks, error } = useListDrinksQuery(IN_USE);
   const { data: cards } = useListCardsQuery({ pageSize: 100 });
   const { data: coffees } = useListCoffeesQuery({ pageSize: 100 });
@@ -22,13 +37,7 @@ export function MenuPage() {
     return [{ drink, card, ...drinkFigures(drink, card.latest.recipe, coffee) }];
   });
   return (
-    <div className={listStyles.page}>
-      <header className={listStyles.head}>
-        <h1>Menu</h1>
-        <Button className={styles.add} onClick={() => window.print()}>
-          Print
-        </Button>
-      </header>
+    <>
       {rows.length === 0 ? (
         <p>
           No drink yet: each hangs on a card. <Link to="/cards">To the cards</Link>
@@ -68,6 +77,6 @@ export function MenuPage() {
         Caffeine adds up: adults are commonly advised to stay near 400 mg a day, less when pregnant; local health advice
         and rules on allergens win.
       </p>
-    </div>
+    </>
   );
 }

@@ -1,4 +1,4 @@
-import { BODY_GOALS, FLAVOUR_GOALS, plainNumber, restOf } from '@olvet/core';
+import { plainNumber, restOf } from '@olvet/core';
 import { Button, Popover, Space } from 'antd';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -23,6 +23,7 @@ import listStyles from '../parts/List.module.css';
 import { plural } from '../parts/plural';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { withoutRow } from '../parts/withoutRow';
+import { wantedOf } from './wantedOf';
 import { BagEditor, type EditedBag } from './BagEditor';
 import { bagState, isFrozen, lastsInWords, type BagState } from './bagState';
 import { CoffeeEditor } from './CoffeeEditor';
@@ -127,12 +128,11 @@ function factsOf(coffee: CoffeeView): (string | null)[] {
   ].filter(Boolean);
 }
 
-function goalOf({ flavourGoal, bodyGoal, drunkAs }: CoffeeView): string {
-  const flavour = FLAVOUR_GOALS.find(({ id }) => id === flavourGoal)?.text;
-  const body = BODY_GOALS.find(({ id }) => id === bodyGoal)?.text;
-  const cup = { black: 'drunk black', milk: 'drunk with milk', long: 'drunk long' }[drunkAs ?? 'black'];
-  const words = [flavour, body].filter(Boolean).join('; ');
-  return words === '' ? `Nobody has said yet; ${cup}. Edit it to aim a dial-in at a flavour.` : `${words}; ${cup}.`;
+function goalOf(coffee: CoffeeView): string {
+  const wanted = wantedOf(coffee);
+  return coffee.flavourGoal || coffee.bodyGoal
+    ? `${wanted}.`
+    : `Nobody has said yet; ${wanted}. Edit it to aim a dial-in at a flavour.`;
 }
 
 /** Without a bag: the band its roast usually has. */

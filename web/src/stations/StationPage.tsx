@@ -28,6 +28,7 @@ import { useShopDay } from '../parts/useShopDay';
 import { useShopHours } from '../parts/useShopHours';
 import { Limits } from './KeeperForm';
 import { PasteShots } from './PasteShots';
+import { Prepared } from './Prepared';
 import styles from './StationPage.module.css';
 
 /** What did this station pour on a day? */
@@ -125,6 +126,7 @@ function StationDay({ standing }: { standing: BoardStationView }) {
           </li>
         ))}
       </ul>
+      <Prepared stationId={station.id} />
       <LearnedHere standing={standing} />
       <Limits standing={standing} />
       <StationRose stationId={station.id} />

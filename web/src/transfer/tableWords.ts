@@ -26,6 +26,7 @@ export const TABLE_WORDS: Readonly<Record<ImportTableView['table'], string>> = {
   coffee_changes: 'coffee changes',
   day_moves: 'moves',
   station_events: 'station events',
+  preparations: 'preparations',
   keepers: 'loops',
   hand_overs: 'hand-overs',
   room_readings: 'room readings',
