@@ -11,6 +11,7 @@ export {
 export { parseShotLine, type ParsedShotLine } from './parseShotLine';
 export { printShotLine, tasteInWords, tasteWords } from './printShotLine';
 export { CAUSE_WORDS, shotLineInWords } from './shotLineInWords';
+export { cardMarkdown, cardRecipe, type CardFile } from './cardFiles';
 export {
   DATE_ORDERS,
   DECIMALS,

@@ -83,3 +83,19 @@ describe('whoever pulls next', () => {
     await house.api.get(`/api/cards/${cardId}/last-pulled`).expect(400);
   });
 });
+
+describe('a card as a file', () => {
+  it('is read by people as Markdown, by programs as JSON-LD', async () => {
+    const { cardId } = await kept('file');
+    const { text, headers } = await house.api.get(`/api/export/cards/${cardId}.md`).expect(200);
+    expect(text).toContain('# Saltmarsh');
+    expect(headers['content-type']).toContain('text/markdown');
+    const recipe = await house.api.get(`/api/export/cards/${cardId}.jsonld`).responseType('blob').expect(200);
+    expect(JSON.parse(String(recipe.body))).toMatchObject({
+      '@type': 'Recipe',
+      recipeIngredient: ['18 g Saltmarsh file'],
+    });
+    await house.api.get(`/api/export/cards/${v7()}.md`).expect(404);
+    await house.api.get('/api/export/cards/nothing.txt').expect(404);
+  });
+});

@@ -5,6 +5,7 @@ import Cursor from 'pg-cursor';
 import { Readable } from 'node:stream';
 import { ZipFile } from 'yazl';
 import { unpackTrace } from '../shots/packTrace';
+import { CARD_FILES, CARD_FORMS, cardText, type CardForm, type CardRow } from './cardsOut';
 import { csvOf } from './rowsOut';
 import { SHOP_TABLE, TABLES } from './tables';
 
@@ -13,6 +14,7 @@ export const FORMAT = 'olvet.shop/1';
 export const MANIFEST = 'olvet.json';
 export const MARKS_FILE = 'trace_marks.csv';
 export const TRACES_FOLDER = 'traces/';
+export const CARDS_FOLDER = 'cards/';
 export const MARK_COLUMNS = ['shot_id', 'kind', 'seconds', 'clock'] as const;
 
 const TRACES_AT_ONCE = 20;
@@ -44,6 +46,7 @@ export function exportShop(client: Client, shopId: string, now: Date, told: Told
       const count = (more: number): void => told(table.name, (rows += more));
       await add(zip, `${table.name}.csv`, csvOf(client, shopId, table, count), now);
     }
+    await addCards(zip, client, shopId, now);
     await addTraces(zip, client, shopId, now);
     await client.query('COMMIT');
     zip.end();
@@ -60,6 +63,16 @@ function add(zip: ZipFile, name: string, content: AsyncIterable<string>, mtime: 
     source.once('end', resolve).once('error', reject);
     zip.addReadStream(source, name, { mtime, compressionLevel: COMPRESSION });
   });
+}
+
+/** For people and for other programs; reading takes the tables. */
+async function addCards(zip: ZipFile, client: Client, shopId: string, mtime: Date): Promise<void> {
+  const { rows } = await client.query<CardRow>(CARD_FILES, [shopId, null]);
+  for (const row of rows) {
+    for (const form of Object.keys(CARD_FORMS) as CardForm[]) {
+      zip.addBuffer(Buffer.from(cardText(row, form)), `${CARDS_FOLDER}${row.id}.${form}`, { mtime });
+    }
+  }
 }
 
 interface TraceRow {

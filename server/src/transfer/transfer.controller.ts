@@ -65,6 +65,16 @@ export class ExportsController {
   async table(@CurrentShop() shopId: string, @Param('file') file: string, @Res() response: Response): Promise<void> {
     send(response, await this.transfer.table(shopId, file), file);
   }
+
+  @Get('cards/:file')
+  @ApiOperation({ operationId: 'exportCard', summary: 'Read a card as Markdown or as schema.org Recipe (JSON-LD)' })
+  @ApiParam({ name: 'file', description: 'The card and its form: {id}.md, {id}.jsonld' })
+  @ApiProduces('text/markdown', 'application/ld+json')
+  @ApiOkResponse({ schema: { type: 'string' } })
+  async card(@CurrentShop() shopId: string, @Param('file') file: string, @Res() response: Response): Promise<void> {
+    const { name, type, text } = await this.transfer.card(shopId, file);
+    response.type(type).attachment(name).send(text);
+  }
 }
 
 /** Sent as a file to keep, then removed here. */

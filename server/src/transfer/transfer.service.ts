@@ -8,7 +8,7 @@ import { DatabaseError, type Client } from 'pg';
 import { Piscina } from 'piscina';
 import { Op, QueryTypes } from 'sequelize';
 import { Sequelize } from 'sequelize-typescript';
-import { v5 } from 'uuid';
+import { v5, validate as isUuid } from 'uuid';
 import { Clock } from '../clock/clock';
 import { notFound, Problem } from '../common/problem';
 import type { ListQuery, Page } from '../common/rows';
@@ -24,6 +24,7 @@ import type {
   SinceImportView,
 } from './import.dto';
 import { Import, ImportMatch } from './import.entity';
+import { CARD_FILES, cardText, type CardForm, type CardRow } from './cardsOut';
 import type { ImportFile } from './readImport';
 import { findTable } from './tables';
 import { editedSince, hungOnSince, takeBackImport, takeImport } from './takeImport';
@@ -37,6 +38,7 @@ const LOST_MS = 10 * 60 * 1000;
 /** What takes longer than this goes on by itself; the page asks again. */
 const PATIENCE_MS = 4000;
 
+const CARD_TYPES: Record<CardForm, string> = { md: 'text/markdown', jsonld: 'application/ld+json' };
 const extension = extname(__filename);
 
 type Work = TransferWork extends infer W ? (W extends unknown ? Omit<W, 'databaseUrl' | 'now'> : never) : never;
@@ -65,6 +67,17 @@ export class TransferService implements OnApplicationShutdown {
     const path = this.temporary();
     await this.run({ name: 'zip', shopId, path });
     return path;
+  }
+
+  /** One card as a file named after it. */
+  async card(shopId: string, file: string): Promise<{ name: string; type: string; text: string }> {
+    const [, id, form] = /^([0-9a-f-]{36})\.(md|jsonld)$/i.exec(file) ?? [];
+    const [row] = isUuid(id)
+      ? await this.sequelize.query<CardRow>(CARD_FILES, { bind: [shopId, id], type: QueryTypes.SELECT })
+      : [];
+    if (!row || !form) throw notFound('card');
+    const text = cardText(row, form as CardForm);
+    return { name: `${row.name}.${form}`, type: CARD_TYPES[form as CardForm], text };
   }
 
   async table(shopId: string, file: string): Promise<string> {

@@ -1290,6 +1290,10 @@ const injectedRtkApi = api
         query: (queryArg) => ({ url: `/api/export/tables/${queryArg.file}` }),
         providesTags: ["Exports"],
       }),
+      exportCard: build.query<ExportCardApiResponse, ExportCardApiArg>({
+        query: (queryArg) => ({ url: `/api/export/cards/${queryArg.file}` }),
+        providesTags: ["Exports"],
+      }),
       listImports: build.query<ListImportsApiResponse, ListImportsApiArg>({
         query: (queryArg) => ({
           url: `/api/imports`,
@@ -2180,6 +2184,11 @@ export type ExportShopApiArg = void;
 export type ExportTableApiResponse = /** status 200  */ string;
 export type ExportTableApiArg = {
   /** The table and its form: shots.csv, shots.json */
+  file: string;
+};
+export type ExportCardApiResponse = /** status 200  */ string;
+export type ExportCardApiArg = {
+  /** The card and its form: {id}.md, {id}.jsonld */
   file: string;
 };
 export type ListImportsApiResponse = /** status 200  */ ImportPage;
@@ -5134,6 +5143,7 @@ export const {
   useGivePullMutation,
   useExportShopQuery,
   useExportTableQuery,
+  useExportCardQuery,
   useListImportsQuery,
   useGetImportQuery,
   usePutImportMutation,

@@ -45,6 +45,16 @@ export function CardPage() {
       <CardSheet card={card} />
       <Proposals card={card} />
       <CardDrinks card={card} />
+      <p className={styles.noPrint}>
+        As a file:{' '}
+        <a href={`/api/export/cards/${card.id}.md`} download>
+          Markdown
+        </a>
+        {', '}
+        <a href={`/api/export/cards/${card.id}.jsonld`} download>
+          schema.org Recipe
+        </a>
+      </p>
       <section className={styles.versions}>
         <h2>Versions</h2>
         <ol>
