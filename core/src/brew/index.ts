@@ -2,7 +2,7 @@ export * from './types';
 export { brewRatio, extractionYieldPercent } from './ratio';
 export {
   celsiusFromFahrenheit,
-  CREMA_ML_PER_GRAM,
+  ML_PER_GRAM,
   fahrenheitFromCelsius,
   gramsFromMillilitres,
   millilitresFromGrams,
@@ -14,14 +14,5 @@ export { OFF_PLAN, offPlan, type OffPlan } from './offPlan';
 export { convertTime, type ConvertTimeInput } from './convertTime';
 export { findable, smallestTurn } from './collar';
 export { clamp, roundTo, SMALLEST_STEP, snap, type Scale } from './snap';
-export {
-  completeRatio,
-  RATIO_STYLES,
-  ratioStyle,
-  scaleRecipe,
-  type BasketSize,
-  type RatioParts,
-  type RatioStyle,
-  type ScaledRecipe,
-  type ScaleRecipeInput,
-} from './ratioDesk';
+export { completeRatio, RATIO_STYLES, ratioStyle, type RatioParts, type RatioStyle } from './ratioDesk';
+export { classicCups, eachOfTwo, glassOfGrams, gramsInGlass, type Roughly } from './oldHabits';

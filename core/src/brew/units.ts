@@ -1,7 +1,7 @@
 import { requirePositive } from './requirePositive';
 
-/** Fresh double with crema, ml per g (ordinary practice 1.4–1.6). */
-export const CREMA_ML_PER_GRAM = 1.5;
+/** Crema makes a fresh double read more than it weighs: ml a gram, and how far that strays (handbook §8). */
+export const ML_PER_GRAM = { least: 1.4, usual: 1.5, most: 1.6 };
 
 /** °C to °F, exact: F = C × 9/5 + 32. */
 export function fahrenheitFromCelsius(celsius: number): number {
@@ -19,13 +19,13 @@ export function celsiusFromFahrenheit(fahrenheit: number): number {
  * @param mlPerGram how much room one gram takes; falls towards 1 as crema settles
  * @throws RangeError on non-positive input
  */
-export function gramsFromMillilitres(millilitres: number, mlPerGram = CREMA_ML_PER_GRAM): number {
+export function gramsFromMillilitres(millilitres: number, mlPerGram = ML_PER_GRAM.usual): number {
   requirePositive('gramsFromMillilitres', { millilitres, mlPerGram });
   return millilitres / mlPerGram;
 }
 
 /** Inverse of {@link gramsFromMillilitres}. */
-export function millilitresFromGrams(grams: number, mlPerGram = CREMA_ML_PER_GRAM): number {
+export function millilitresFromGrams(grams: number, mlPerGram = ML_PER_GRAM.usual): number {
   requirePositive('millilitresFromGrams', { grams, mlPerGram });
   return grams * mlPerGram;
 }

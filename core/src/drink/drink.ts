@@ -1,3 +1,4 @@
+import { ML_PER_GRAM } from '../brew/units';
 import { caffeineOf } from '../opening/caffeine';
 
 export const MILKS = ['none', 'cow', 'oat', 'soy', 'almond', 'other'] as const;
@@ -10,8 +11,6 @@ export type Pouring = (typeof POURING)[number];
 /** How much of the card's yield goes into a cup: half of a double, all of it, or two. */
 export const CARD_SHARES = [0.5, 1, 2] as const;
 
-/** Crema makes a fresh shot read more than it weighs: ml a gram, and how far that strays (handbook: volume). */
-export const ML_PER_GRAM = { least: 1.4, usual: 1.5, most: 1.6 };
 /** Foam stands this much above the milk it is made of, as a share of it [assumption]. */
 const FOAM_SHARE: Record<Foam, number> = { none: 0, thin: 0.1, thick: 0.3 };
 

@@ -5,7 +5,6 @@ export {
   drinkFigures,
   FOAMS,
   MILKS,
-  ML_PER_GRAM,
   POURING,
   type ButtonKind,
   type DrinkFigures,

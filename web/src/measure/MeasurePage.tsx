@@ -4,6 +4,7 @@ import { DoseFinder } from './DoseFinder';
 import { HandCheckTool } from './HandCheckTool';
 import { MachineCheck } from './MachineCheck';
 import styles from './MeasurePage.module.css';
+import { OldHabits } from './OldHabits';
 import { RatioDesk } from './RatioDesk';
 import { TimedDose } from './TimedDose';
 import { ValveTool } from './ValveTool';
@@ -32,6 +33,12 @@ const TOOLS = [
     name: 'Ratio desk',
     what: 'Dose, yield, ratio: two give the third. Carry a recipe to another basket.',
     Tool: RatioDesk,
+  },
+  {
+    id: 'old',
+    name: 'Cups and glasses',
+    what: 'Millilitres, ounces, two cups, a lever’s small dose: in grams, with what each really may be.',
+    Tool: OldHabits,
   },
   {
     id: 'machine',

@@ -176,14 +176,25 @@ describe('measuring', () => {
   });
 
   it('gives the third of dose, yield and ratio, and carries a recipe to another basket', async () => {
-    open('ratio', { '/api/grinders': pageOf([{ ...grinder, learnedSlope: { mean: 0.08, sd: 0.01, shots: 9 } }]) });
+    const cell = { doseGrams: 14, yieldGrams: 28, ratio: 2, timeSeconds: { min: 23, max: 28 }, saved: null };
+    const cells = ['short', 'normal', 'long'].map((length) => ({ ...cell, length, grind: 8, unitsFiner: 6 }));
+    const baskets = [{ basketId: 'small', name: '14 g', size: 'double', isCard: false, shots: 0, cells }];
+    const card = { cardId: 'card', name: 'Saltmarsh', version: 1, grinderName: 'Lefty', grind: 14, timer: 'pump-on' };
+    open('ratio', { '/api/basket-table': { card, baskets } });
     expect(await screen.findByText('1:2, normal')).toBeInTheDocument();
     await type(/^ratio, 1 to/, '1.5');
     expect(await screen.findByText(/1:1.5, ristretto/)).toBeInTheDocument();
     expect(screen.getByLabelText(/^yield/, { selector: 'input' })).toHaveValue('27');
     const small = await screen.findByRole('row', { name: /14 g/ });
-    // ln(14/18) of resistance and 0.92 of it in yield: 0.48 in ln time, six units of 0.08.
     expect(small).toHaveTextContent('28 g');
     expect(small).toHaveTextContent('6 finer');
+  });
+
+  it('says what glasses and small levers weigh, and how far that strays', async () => {
+    open('old');
+    expect(await screen.findByText(/40 g \(37.5–42.9\)/)).toBeInTheDocument();
+    expect(screen.getByText(/15 g \(14–16\)/)).toBeInTheDocument();
+    await type(/^glass/, '30');
+    expect(await screen.findByText(/20 g \(18.8–21.4\)/)).toBeInTheDocument();
   });
 });
