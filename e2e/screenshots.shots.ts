@@ -68,6 +68,7 @@ test('every main view', async ({ page, request }) => {
     ['dial-in', `/dial-in/${runId}`],
     ['cards', '/cards'],
     ['card', `/cards/${cards.items[0]!.id}`],
+    ['care', '/care'],
     ['opening', '/opening'],
     ['shelf', '/shelf'],
     ['coffee', `/shelf/${coffees.items.find(({ name }) => name === 'Heron Bank')!.id}`],
@@ -105,10 +106,7 @@ test('every main view', async ({ page, request }) => {
   await page.goto(`${DEMO_URL}/dial-in/${runs.items.find(({ status }) => status === 'kept')!.id}`);
   await page.getByRole('heading', { name: 'What this dial-in taught' }).waitFor();
   await picture(page, 'learned');
-  await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`${DEMO_URL}/dial-in/${runId}`);
-  await picture(page, 'dial-in-phone');
-  await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('button', { name: 'Night' }).click();
   await picture(page, 'dial-in-night');
 });

@@ -62,3 +62,55 @@ test('what is due for cleaning is seen on the bar, done by its steps, and taken 
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is due' })).toBeVisible();
 });
+
+test('a basket is corrected by hand, and goes back to what is worked out', async ({ page, request }) => {
+  const { items } = (await (await request.get(`${DEMO_URL}/api/coffees`)).json()) as {
+    items: { id: string; name: string }[];
+  };
+  await page.goto(`${DEMO_URL}/shelf/${items.find(({ name }) => name === 'Heron Bank')!.id}`);
+  const triple = page.getByRole('row', { name: /21 g triple/ });
+  await expect(triple).toContainText('by its size alone');
+  await page.getByRole('button', { name: 'Change 21 g triple, short' }).click();
+  await page.getByLabel('Yield, g').fill('30');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(triple).toContainText('→ 30 g');
+  await page.getByRole('button', { name: 'Change 21 g triple, short' }).click();
+  await page.getByRole('button', { name: 'As worked out' }).click();
+  await expect(triple).not.toContainText('→ 30 g');
+});
+
+test('a proposal is made current by another, and whoever pulls next is told', async ({ page }) => {
+  await page.goto(DEMO_URL);
+  await page.getByRole('button', { name: /^Who/ }).click();
+  await page
+    .getByRole('menuitem', { name: 'Oda' })
+    .or(page.getByRole('button', { name: 'Oda' }))
+    .first()
+    .click();
+  await page.goto(`${DEMO_URL}/cards`);
+  await page.getByRole('link', { name: /Heron Bank/ }).click();
+  await expect(page.getByText('yield g 37 → 39')).toBeVisible();
+  await page.getByRole('button', { name: 'Make it current' }).click();
+  await expect(page.getByText('set by Oda: proposed by Tomas')).toBeVisible();
+  const results = await new AxeBuilder({ page }).analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  await page.goto(DEMO_URL);
+  await page.getByRole('button', { name: 'Shot at Right bar' }).click();
+  await expect(page.getByRole('note')).toContainText('yield g 37 → 39');
+});
+
+test('the bar book holds all the bar goes by, on either paper', async ({ page }) => {
+  await page.goto(`${DEMO_URL}/book`);
+  for (const part of ['What we want', 'Baskets', 'Reading a shot', 'Drinks', 'Care', 'Cautions'])
+    await expect(page.getByRole('heading', { name: part, exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'When it is off' }).first()).toBeVisible();
+  const results = await new AxeBuilder({ page }).analyze();
+  expect(results.violations.map(({ id }) => id)).toEqual([]);
+  const box = async (): Promise<string | undefined> => {
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+    return /MediaBox \[0 0 (\d+)/.exec(pdf)?.[1];
+  };
+  expect(await box()).toMatch(/^59[45]/);
+  await page.getByText('Letter').click();
+  expect(await box()).toBe('612');
+});

@@ -18,10 +18,13 @@ export interface EditedCell {
 /** What the shop says of a basket itself; it stands until it is taken back. */
 export function CellEditor({ edited, onClose }: { edited: EditedCell | null; onClose: () => void }) {
   const [put] = usePutBasketRowMutation();
-  const write = async (fields: Fields, retiredAt: string | null): Promise<unknown> => {
+  const write = async ({ doseGrams, yieldGrams, timeSeconds }: Fields, retiredAt: string | null): Promise<unknown> => {
     const { coffeeId, basketId, cell } = edited!;
     const kept = cell.saved ? withoutRow(cell.saved) : { coffeeId, basketId, length: cell.length };
-    const done = await put({ id: cell.saved?.id ?? v7(), basketRowDto: { ...kept, ...fields, retiredAt } });
+    const done = await put({
+      id: cell.saved?.id ?? v7(),
+      basketRowDto: { ...kept, doseGrams, yieldGrams, timeSeconds, retiredAt },
+    });
     return 'error' in done ? done.error : undefined;
   };
   const saved = edited?.cell.saved;

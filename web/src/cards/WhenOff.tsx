@@ -17,12 +17,12 @@ export function WhenOff({ card }: { card: CardDetailView }) {
   const grams = (value: number, by: number): string => `${plainNumber(value - by, 1)}–${plainNumber(value + by, 1)} g`;
   const seconds = found && shop?.toleranceSeconds;
   return (
-    <section className={styles.off} aria-labelledby="when-off">
+    <div className={styles.off}>
       <p>
         Hold it to dose {grams(recipe.doseGrams, HOLD_GRAMS.dose)}, yield {grams(recipe.yieldGrams, HOLD_GRAMS.yield)}
         {seconds && `, time ${plainNumber(found.seconds - seconds, 0)}–${plainNumber(found.seconds + seconds, 0)} s`}.
       </p>
-      <h2 id="when-off">When it is off</h2>
+      <h2>When it is off</h2>
       <dl>
         {(method ? whenOff(method) : []).map(({ sign, act }) => (
           <div key={sign}>
@@ -31,6 +31,6 @@ export function WhenOff({ card }: { card: CardDetailView }) {
           </div>
         ))}
       </dl>
-    </section>
+    </div>
   );
 }
