@@ -9,6 +9,7 @@ import {
   useListCardsQuery,
   useListCoffeesQuery,
   useListStationsQuery,
+  usePutPrintedMutation,
   type CardView,
   type CoffeeView,
 } from '../app/api';
@@ -33,17 +34,23 @@ export function BookPage() {
   const { data: coffees } = useListCoffeesQuery({ ...ALL, state: 'in-use' });
   const { data: stations } = useListStationsQuery({ ...ALL, state: 'in-use' });
   const [paper, choose] = useState<Paper>('A4');
+  const [putPrinted] = usePutPrintedMutation();
   if (!shop || !cards || !coffees || !stations) return <Loading className={listStyles.page} error={error} />;
   // What stands at a station is what the book is about; the rest rests on the shelf.
   const served = coffees.items.filter(({ id }) => stations.items.some(({ coffeeId }) => coffeeId === id));
   const used = cards.items.filter(({ coffeeId }) => served.some(({ id }) => id === coffeeId));
+  // As with a single card: what is on paper is known by what was printed.
+  const print = async (): Promise<void> => {
+    await Promise.all(used.map(({ id, latest: { version } }) => putPrinted({ id, printedDto: { version } })));
+    window.print();
+  };
   return (
     <div className={styles.book}>
       <style>{`@page { size: ${PAPERS[paper]}; margin: 15mm 15mm 18mm; @bottom-right { content: counter(page); font: 11pt 'Atkinson Hyperlegible', sans-serif; } }`}</style>
       <header className={styles.tools}>
         <h1>Bar book</h1>
         <Segmented<Paper> value={paper} onChange={choose} options={Object.keys(PAPERS) as Paper[]} aria-label="Paper" />
-        <Button type="primary" onClick={() => window.print()}>
+        <Button type="primary" onClick={() => void print()}>
           Print
         </Button>
       </header>
