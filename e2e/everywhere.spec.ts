@@ -64,7 +64,8 @@ const PHONE = { width: 390, height: 844 };
 /** In parts, so that both workers take a share. */
 const PLACES = {
   bar: ['/', '/dial-in', '/cards', '/shelf', '/opening', '/methods/open-light', '/setup', '/nowhere'],
-  measuring: ['', '/dose', '/timed', '/hand', '/ratio', '/machine', '/valve'].map((tool) => `/measure${tool}`),
+  standard: ['/care', '/menu', '/book'],
+  measuring: ['', '/dose', '/timed', '/hand', '/ratio', '/old', '/machine', '/valve'].map((tool) => `/measure${tool}`),
   workshop: ['', '?tab=grinders', '?tab=scales', '?tab=methods', '?tab=tasters', '?tab=tablets', '?tab=shop'].map(
     (tab) => `/workshop${tab}`,
   ),

@@ -11,12 +11,8 @@ export const up: Migration['up'] = async ({ run }) => {
     PRIMARY KEY ("shopId", "id"),
     FOREIGN KEY ("shopId", "cardId") REFERENCES cards ("shopId", "id") ON DELETE CASCADE)`);
   await run(`CREATE INDEX card_proposals_of ON card_proposals ("shopId", "cardId", "createdAt" DESC)`);
-  // Who pulled by a card last is asked whenever somebody stands at a station.
-  await run(`CREATE INDEX shots_pulled_by ON shots ("shopId", "stationId", "pulledBy", "pulledAt" DESC)
-    WHERE "cardVersionId" IS NOT NULL AND "removedAt" IS NULL`);
 };
 
 export const down: Migration['down'] = async ({ run }) => {
-  await run('DROP INDEX shots_pulled_by');
   await run('DROP TABLE card_proposals');
 };

@@ -121,17 +121,18 @@ export class ProposalsService {
     await station.update({ grind, target, revision: station.revision + 1 }, { transaction });
   }
 
-  /** By which version of a card somebody pulled last, at the card's own station. */
+  /** By which version of a card somebody pulled last. */
   async lastPulled(shopId: string, cardId: string, person: string): Promise<LastPulledView> {
-    const card = await Card.findOne({ where: { shopId, id: cardId } });
-    if (!card) throw notFound('card');
+    if (!(await Card.count({ where: { shopId, id: cardId } }))) throw notFound('card');
     const [last] = await this.sequelize.query<LastPulledView>(
-      `SELECT v."version", x."pulledAt" FROM shots x
-       JOIN card_versions v ON v."shopId" = x."shopId" AND v."id" = x."cardVersionId" AND v."cardId" = :cardId
-       WHERE x."shopId" = :shopId AND x."stationId" = :stationId AND x."pulledBy" = :person
-         AND x."cardVersionId" IS NOT NULL AND x."removedAt" IS NULL
-       ORDER BY x."pulledAt" DESC LIMIT 1`,
-      { replacements: { shopId, cardId, person, stationId: card.stationId }, type: QueryTypes.SELECT },
+      `SELECT v."version", x."pulledAt" FROM card_versions v
+       -- Lateral, so that each version's newest shots come from their index.
+       CROSS JOIN LATERAL (
+         SELECT "pulledAt" FROM shots
+         WHERE "shopId" = v."shopId" AND "cardVersionId" = v."id" AND "pulledBy" = :person AND "removedAt" IS NULL
+         ORDER BY "pulledAt" DESC LIMIT 1) x
+       WHERE v."shopId" = :shopId AND v."cardId" = :cardId ORDER BY x."pulledAt" DESC LIMIT 1`,
+      { replacements: { shopId, cardId, person }, type: QueryTypes.SELECT },
     );
     return last ?? { version: null, pulledAt: null };
   }

@@ -8,11 +8,11 @@ import type TestAgent from 'supertest/lib/agent';
 import { v7 } from 'uuid';
 import { createApp } from '../app';
 import type { Config } from '../config';
-import { migrate } from '../database/migrate';
 import { MODELS } from '../database/models';
 import { ShopService } from '../shop/shop.service';
 import { refuseSecondConnections } from '../database/oneConnection';
 import { serverOwnedOf } from '../database/serverOwned';
+import { createFromTemplate } from './template';
 
 /** A whole server on a database of its own, for one spec. */
 export interface TestHouse {
@@ -38,7 +38,7 @@ async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {
   const address = process.env.TEST_DATABASE_URL;
   if (!address) throw new TypeError('TEST_DATABASE_URL is not set: run the tests with `npm test -- unit`');
   const name = `jest_${randomUUID().replaceAll('-', '')}`;
-  await administer(address, `CREATE DATABASE ${name}`);
+  await createFromTemplate(address, name);
   const url = new URL(address);
   url.pathname = `/${name}`;
   const app = await createApp({
@@ -55,7 +55,6 @@ async function openTestHouse(change: Partial<Config>): Promise<TestHouse> {
     ...change,
   });
   const sequelize = app.get(Sequelize);
-  await migrate(sequelize);
   refuseSecondConnections(sequelize);
   await app.init();
   // Specs say "today" by the calendar; the hour a shop's day begins has a spec of its own.

@@ -1,5 +1,8 @@
 import type { FieldError } from '@olvet/core';
 import type { Client } from 'pg';
+import { from as copyFrom } from 'pg-copy-streams';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { v5, v7 } from 'uuid';
 import { columnsOf } from './columns';
 import type { RowIn } from './rowsIn';
@@ -70,23 +73,37 @@ export class Staging {
   private sendWaiting(): void {
     const rows = this.waiting.splice(0);
     if (rows.length === 0) return;
-    this.sent = this.write(JSON.stringify(rows));
+    this.sent = this.write(rows);
     // Said where it is waited for.
     this.sent.catch(() => {});
   }
 
-  private async write(rows: string): Promise<void> {
-    await this.client.query(
-      `INSERT INTO import_rows ("shopId", "importId", "seq", "table", "file", "line", "key", "body", "outcome", "errors")
-       SELECT $1, $2, r."seq", r."table", r."file", r."line", r."key", r."body", r."outcome", r."errors"
-       FROM jsonb_populate_recordset(null::import_rows, $3) r`,
-      [this.shopId, this.importId, rows],
+  /** Copied in: half the work of an INSERT, which would read every body twice. */
+  private async write(rows: Staged[]): Promise<void> {
+    const copy = this.client.query(
+      copyFrom(
+        'COPY import_rows ("shopId", "importId", "seq", "table", "file", "line", "key", "body", "outcome", "errors") FROM STDIN',
+      ),
     );
+    const place = `${this.shopId}\t${this.importId}`;
+    await pipeline(Readable.from([rows.map((row) => `${place}\t${copied(row)}\n`).join('')]), copy);
     await this.client.query(
       'UPDATE imports SET "rowsRead" = $3, "updatedAt" = now() WHERE "shopId" = $1 AND "id" = $2',
       [...[this.shopId, this.importId, this.seq]],
     );
   }
+}
+
+/** One row in the text form of COPY. */
+function copied({ seq, table, file, line, key, body, outcome, errors }: Staged): string {
+  const cells = [seq, table, file, line, key, JSON.stringify(body), outcome, errors && JSON.stringify(errors)];
+  return cells.map((cell) => (cell === null ? '\\N' : escaped(String(cell)))).join('\t');
+}
+
+const ESCAPES: Readonly<Record<string, string>> = { '\\': '\\\\', '\t': '\\t', '\n': '\\n', '\r': '\\r' };
+
+function escaped(text: string): string {
+  return text.replace(/[\\\t\n\r]/g, (sign) => ESCAPES[sign]!);
 }
 
 type Row = Record<string, unknown>;

@@ -8,6 +8,8 @@ const CHANNEL = 'olvet_live';
 /** Told once of each, so that every page reads its lists again. */
 const TOLD = [
   'Cards',
+  'CareDone',
+  'CareRules',
   'CoffeeChanges',
   'DayMoves',
   'HandOvers',

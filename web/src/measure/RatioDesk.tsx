@@ -85,7 +85,9 @@ function OtherBaskets() {
     <div className={styles.stack}>
       <h2>In another basket</h2>
       <Pick label="Station" items={stations} value={station.id} onChange={setChosen} />
-      <BasketTable coffeeId={station.coffeeId} />
+      <div className={styles.full}>
+        <BasketTable coffeeId={station.coffeeId} />
+      </div>
     </div>
   );
 }
