@@ -1,5 +1,7 @@
 /** The layers of the advice, each knowing only those before it. */
-const ADVICE = ['contract', 'belief', 'shots', 'lookahead', 'decide', 'words'];
+const ADVICE = ['shots', 'lookahead', 'decide', 'words'];
+/** Below the advice: what others use, too. */
+const BELOW_ADVICE = { contract: '^core/src/(advice|belief|learn)/', belief: '^core/src/(advice|learn)/' };
 
 /** Dependencies point one way: web → core, server → core, standins → core; nothing imports web or server. */
 module.exports = {
@@ -23,6 +25,13 @@ module.exports = {
       from: { path: '^core/src', pathNot: 'spec\\.ts$' },
       to: { dependencyTypes: ['core'] },
     },
+    ...Object.entries(BELOW_ADVICE).map(([layer, path]) => ({
+      name: `${layer}-knows-no-advice`,
+      severity: 'error',
+      comment: 'What is asked and believed does not depend on what is done about it or learned from it.',
+      from: { path: `^core/src/${layer}/`, pathNot: 'spec\\.ts$' },
+      to: { path },
+    })),
     ...ADVICE.map((layer, at) => ({
       name: `advice-${layer}-knows-no-later`,
       severity: 'error',

@@ -1,10 +1,10 @@
 import type { MeasuredPull } from '../puck';
-import type { Settings } from './contract/answer';
+import type { Settings } from '../contract/answer';
 import { readEvidence, type Evidence } from './shots/evidence';
-import { infer } from './belief/infer';
-import type { Outlook } from './belief/particles';
-import { readProblem, type Problem } from './belief/problem';
-import { adviceRequestSchema, type AdviceRequest } from './contract/request';
+import { infer } from '../belief/infer';
+import type { Outlook } from '../belief/particles';
+import { readProblem, type Problem } from '../belief/problem';
+import { adviceRequestSchema, type AdviceRequest } from '../contract/request';
 
 type Shot = AdviceRequest['shots'][number];
 

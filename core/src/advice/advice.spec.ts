@@ -13,7 +13,7 @@ import {
   type AdviceRequest,
 } from '../index';
 import { everydayRequest, everydayShot } from './advice.fixture';
-import { learnedSlopeSchema } from './contract/request';
+import { learnedSlopeSchema } from '../contract/request';
 
 function ask(change: Partial<AdviceRequest>): Advice {
   const got = answer(everydayRequest(change));

@@ -2,7 +2,7 @@ import type { Assumable, Cause, Roast, Serving, Sign, TimerStart, Verdict } from
 import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { DoseLaw } from '../dose/timedDose';
 import type { Method } from '../method/Method';
-import { ownMark } from './belief/marking';
+import { ownMark } from '../belief/marking';
 import type {
   AdviceRequest,
   AdviceShot,
@@ -11,7 +11,7 @@ import type {
   LearnedMarks,
   LearnedSlope,
   LearnedTaster,
-} from './contract/request';
+} from '../contract/request';
 
 type Maybe = number | null | undefined;
 

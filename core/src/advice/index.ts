@@ -11,7 +11,7 @@ export {
   type LearnedSlope,
   type LearnedTaster,
   type ValidAdviceRequest,
-} from './contract/request';
+} from '../contract/request';
 export type {
   Action,
   Advice,
@@ -22,11 +22,11 @@ export type {
   Interval,
   Reason,
   Settings,
-} from './contract/answer';
-export { changesBetween } from './contract/changes';
-export { DRY } from './belief/pour';
+} from '../contract/answer';
+export { changesBetween } from '../contract/changes';
+export { DRY } from '../belief/pour';
 export { buildAdviceRequest, combineTastings, SERVED_MARK, type SheetLike } from './buildRequest';
 export { balanceWord, bodyWord, capital, oddsInWords, plainNumber } from './words/words';
 export { reviewRun, type Believed, type Review, type ShotReview } from './review';
-export { ownMark } from './belief/marking';
+export { ownMark } from '../belief/marking';
 export { moveLine, type MoveLine } from './words/moveLine';

@@ -1,10 +1,10 @@
 import { everydayRequest, everydayShot } from './advice.fixture';
 import { advise } from './advise';
-import { infer } from './belief/infer';
-import { believe } from './belief/mixture';
-import { P } from './belief/parameters';
-import { readProblem } from './belief/problem';
-import { adviceRequestSchema, type AdviceRequest } from './contract/request';
+import { infer } from '../belief/infer';
+import { believe } from '../belief/mixture';
+import { P } from '../belief/parameters';
+import { readProblem } from '../belief/problem';
+import { adviceRequestSchema, type AdviceRequest } from '../contract/request';
 import { reviewRun } from './review';
 
 const valid = (change: Partial<AdviceRequest>) => adviceRequestSchema.parse(everydayRequest(change));

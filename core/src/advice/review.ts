@@ -1,12 +1,12 @@
 import type { Cause } from '../brew/types';
-import type { Expectation } from './contract/answer';
+import type { Expectation } from '../contract/answer';
 import { isSurprising, readEvidence, suspectsOf, type Evidence } from './shots/evidence';
-import { slopeOf } from './belief/infer';
-import { TASTE_SD } from './belief/readings';
-import { believe, type Mixture } from './belief/mixture';
-import { drawParticles, expectationOf, lookAt } from './belief/particles';
-import { readProblem, type Problem } from './belief/problem';
-import type { ValidAdviceRequest } from './contract/request';
+import { slopeOf } from '../belief/infer';
+import { TASTE_SD } from '../belief/readings';
+import { believe, type Mixture } from '../belief/mixture';
+import { drawParticles, expectationOf, lookAt } from '../belief/particles';
+import { readProblem, type Problem } from '../belief/problem';
+import type { ValidAdviceRequest } from '../contract/request';
 
 /** One poured shot held against what was predicted of it. */
 export interface ShotReview {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { everydayRequest, everydayShot } from '../advice/advice.fixture';
-import { P } from '../advice/belief/parameters';
-import { priorFor } from '../advice/belief/prior';
-import { readProblem } from '../advice/belief/problem';
-import { adviceRequestSchema, learnedCoffeeSchema, type AdviceRequest } from '../advice/contract/request';
+import { P } from '../belief/parameters';
+import { priorFor } from '../belief/prior';
+import { readProblem } from '../belief/problem';
+import { adviceRequestSchema, learnedCoffeeSchema, type AdviceRequest } from '../contract/request';
 import { createRandom, drawNormal } from '../puck/random';
 import { combine, messageOf } from './gaussian';
 import { combineCoffee, combineSlopes, lessonOf } from './lesson';

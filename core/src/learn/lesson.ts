@@ -1,14 +1,9 @@
-import { infer } from '../advice/belief/infer';
-import { frameOf, timeElasticity } from '../advice/belief/model';
-import { P } from '../advice/belief/parameters';
-import { priorFor, slopePrior } from '../advice/belief/prior';
-import { readProblem } from '../advice/belief/problem';
-import {
-  slopeToKeep,
-  type LearnedCoffee,
-  type LearnedSlope,
-  type ValidAdviceRequest,
-} from '../advice/contract/request';
+import { infer } from '../belief/infer';
+import { frameOf, timeElasticity } from '../belief/model';
+import { P } from '../belief/parameters';
+import { priorFor, slopePrior } from '../belief/prior';
+import { readProblem } from '../belief/problem';
+import { slopeToKeep, type LearnedCoffee, type LearnedSlope, type ValidAdviceRequest } from '../contract/request';
 import { combine, messageOf, type Message } from './gaussian';
 import type { ServiceLesson } from './serviceSlope';
 

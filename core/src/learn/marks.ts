@@ -1,6 +1,6 @@
-import { fitMarking, HARSH, strangersMarking } from '../advice/belief/marking';
-import type { LikingScaleName } from '../advice/belief/likingScale';
-import type { LearnedMarks, LearnedTaster } from '../advice/contract/request';
+import { fitMarking, HARSH, strangersMarking } from '../belief/marking';
+import type { LikingScaleName } from '../belief/likingScale';
+import type { LearnedMarks, LearnedTaster } from '../contract/request';
 
 /** Fewer marked cups say nothing of a person. */
 export const FEWEST_TASTINGS = 5;

@@ -1,5 +1,5 @@
-import { HARSH } from '../advice/belief/marking';
-import type { LearnedTaster } from '../advice/contract/request';
+import { HARSH } from '../belief/marking';
+import type { LearnedTaster } from '../contract/request';
 import { FEWEST_TASTINGS, marksOf, type Marked } from './marks';
 
 /** Where on the balance and body scales one person likes a cup best. */

@@ -3,7 +3,7 @@ import { isToConfirm, isWorthFixing } from './again';
 import type { Choice } from '../lookahead/choice';
 import type { Lever } from '../../method/Method';
 import { isGoodEnough } from './claim';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 
 describe('confirming', () => {
   const confirms = (shots: AdviceRequest['shots'], share: number) => {

@@ -21,10 +21,10 @@ import {
 } from '../shots/cups';
 import { isSurprising, type Evidence } from '../shots/evidence';
 import { isForTaste, type PlanStage } from './plan';
-import { meanOf, rightBy, type Outlook } from '../belief/particles';
-import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { meanOf, rightBy, type Outlook } from '../../belief/particles';
+import { GRACE_SECONDS, type Problem } from '../../belief/problem';
 import { isInTime, shotsDifferBy, WINDOW_DOUBT } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
+import type { Pour } from '../../belief/pour';
 import { isWithin, TASTE_SCALES, tastedMiss, tastesPlainlyOff } from '../shots/taste';
 
 /** A cup that read right is left only for settings believed in by so much more. */

@@ -1,6 +1,6 @@
-import { meanOf } from '../belief/particles';
+import { meanOf } from '../../belief/particles';
 import type { Choice } from '../lookahead/choice';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 
 /** What is meant to bring the time back is at least so likely to do so as the surest move. */
 const AIM_SHARE = 0.95;

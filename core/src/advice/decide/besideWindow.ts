@@ -1,13 +1,13 @@
 import type { Choice } from '../lookahead/choice';
 import type { Evidence } from '../shots/evidence';
-import type { Posterior } from '../belief/infer';
+import type { Posterior } from '../../belief/infer';
 import type { Plan } from './plan';
 import { movesOf } from '../lookahead/moves';
-import { isSlower, type Outlook } from '../belief/particles';
+import { isSlower, type Outlook } from '../../belief/particles';
 import { byPromise } from '../lookahead/price';
 import { isInTime, shotsDifferBy, sideOut } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 import { tastedMiss } from '../shots/taste';
 
 export type Side = 'too fast' | 'too slow';

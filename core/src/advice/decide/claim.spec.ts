@@ -8,7 +8,7 @@ import {
   SOUR_SHOT as sour,
 } from '../advice.fixture';
 import { costOfClaim, isGoodEnough, mayClaim } from './claim';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 
 describe('a claim', () => {
   const costAfter = (count: number, share: number) =>

@@ -15,10 +15,10 @@ import {
   readsRight,
 } from '../shots/cups';
 import { missedRecipe, type Evidence } from '../shots/evidence';
-import { rightBy, type Outlook } from '../belief/particles';
+import { rightBy, type Outlook } from '../../belief/particles';
 import { isLongDialIn, shotsDifferBy } from '../shots/inTime';
-import { DRY, type Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import { DRY, type Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 import { tastesPlainlyOff } from '../shots/taste';
 
 /** What a wrong claim costs, in shots; less with every shot poured, because good enough is enough. */

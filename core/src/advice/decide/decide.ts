@@ -2,12 +2,12 @@ import { aimedAtWindow } from './aim';
 import type { Choice } from '../lookahead/choice';
 import type { Decision } from './decision';
 import { readEvidence } from '../shots/evidence';
-import type { Posterior } from '../belief/infer';
-import { believe } from '../belief/mixture';
+import type { Posterior } from '../../belief/infer';
+import { believe } from '../../belief/mixture';
 import { movesOf, standStill, type Move } from '../lookahead/moves';
 import { nextShot } from './nextShot';
-import { drawParticles, lookAt } from '../belief/particles';
-import type { Problem } from '../belief/problem';
+import { drawParticles, lookAt } from '../../belief/particles';
+import type { Problem } from '../../belief/problem';
 
 /** Where nothing more is worth a word. */
 const NOTHING_BESIDES = { blocked: null, passedOver: [], leavesTime: false, craft: null };

@@ -1,11 +1,11 @@
 import type { Lever } from '../../method/Method';
 import type { TooLittle } from './again';
-import type { Action } from '../contract/answer';
+import type { Action } from '../../contract/answer';
 import type { Choice } from '../lookahead/choice';
 import type { Evidence } from '../shots/evidence';
-import type { Posterior } from '../belief/infer';
-import type { Mixture } from '../belief/mixture';
-import type { Outlook, Particles } from '../belief/particles';
+import type { Posterior } from '../../belief/infer';
+import type { Mixture } from '../../belief/mixture';
+import type { Outlook, Particles } from '../../belief/particles';
 
 /** What settled the answer: the reasons are told by it. */
 export type Stage =

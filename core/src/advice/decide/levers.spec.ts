@@ -3,10 +3,10 @@ import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { isEarly } from './tried';
 import { leversToTry } from './levers';
 import { readEvidence } from '../shots/evidence';
-import { believe } from '../belief/mixture';
+import { believe } from '../../belief/mixture';
 import { standStill } from '../lookahead/moves';
-import { drawParticles, lookAt } from '../belief/particles';
-import type { AdviceRequest } from '../contract/request';
+import { drawParticles, lookAt } from '../../belief/particles';
+import type { AdviceRequest } from '../../contract/request';
 
 const planned = (shots: AdviceRequest['shots'], change: Partial<AdviceRequest> = {}) => {
   const problem = problemOf({ ...change, shots });

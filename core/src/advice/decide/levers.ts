@@ -1,7 +1,7 @@
 import type { Lever } from '../../method/Method';
-import type { Posterior } from '../belief/infer';
-import { meanOf, type Outlook } from '../belief/particles';
-import type { Problem } from '../belief/problem';
+import type { Posterior } from '../../belief/infer';
+import { meanOf, type Outlook } from '../../belief/particles';
+import type { Problem } from '../../belief/problem';
 import { endOfScale, isCoarser, movesOf } from '../lookahead/moves';
 import type { Situation } from '../lookahead/situation';
 import type { Evidence } from '../shots/evidence';

@@ -1,6 +1,6 @@
 import type { Lever } from '../../method/Method';
 import type { Move } from '../lookahead/moves';
-import type { Outlook } from '../belief/particles';
+import type { Outlook } from '../../belief/particles';
 
 /**
  * A lever keeps its turn in its method's order while it leads as much of the way nearer as this, of what any other would: by the first

@@ -9,7 +9,7 @@ import { isSame } from '../shots/evidence';
 import { leversToTry } from './levers';
 import type { Plan } from './plan';
 import { isCoarser, movesOf, type Move } from '../lookahead/moves';
-import { isSlower } from '../belief/particles';
+import { isSlower } from '../../belief/particles';
 import { overrule, type Overruled } from './overrule';
 import { isTooTight, mustPrepare } from './prepare';
 import { rank, type Ranking } from './rank';

@@ -3,8 +3,8 @@ import { everydayRequest, everydayShot } from '../advice.fixture';
 import { costOf, type Priced } from '../lookahead/choice';
 import { decide } from './decide';
 import type { Decision } from './decision';
-import { readProblem, type Problem } from '../belief/problem';
-import { adviceRequestSchema } from '../contract/request';
+import { readProblem, type Problem } from '../../belief/problem';
+import { adviceRequestSchema } from '../../contract/request';
 
 type Cup = [balance: number, body: number, sweetness: number, overall: number];
 

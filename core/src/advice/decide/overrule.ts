@@ -1,12 +1,12 @@
 import type { Lever } from '../../method/Method';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import type { Plan } from './plan';
-import { isSlower, type Outlook } from '../belief/particles';
+import { isSlower, type Outlook } from '../../belief/particles';
 import { byPromise, priced } from '../lookahead/price';
 import { isLongDialIn } from '../shots/inTime';
 import { harmlessOf } from './sensible';
 import type { Situation } from '../lookahead/situation';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 import type { Evidence } from '../shots/evidence';
 import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';

@@ -1,6 +1,6 @@
 import { after, believed, RIGHT_SHOT as right, SOUR_SHOT as sour } from '../advice.fixture';
 import { isTooTight, mustPrepare } from './prepare';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 
 describe('preparing', () => {
   const channel = { ...sour, seen: ['spurts' as const] };

@@ -1,8 +1,8 @@
 import { isSurprising, type Evidence } from '../shots/evidence';
-import type { Outlook } from '../belief/particles';
-import { sawChannel } from '../belief/pour';
+import type { Outlook } from '../../belief/particles';
+import { sawChannel } from '../../belief/pour';
 import { WINDOW_DOUBT } from '../shots/inTime';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 
 /** A channel makes a shot faster by no more than this share of it: further short of the window it is too coarse besides. */
 const CHANNEL_SHARE = 0.3;

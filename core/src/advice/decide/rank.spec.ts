@@ -1,7 +1,7 @@
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { costOf, type Priced } from '../lookahead/choice';
 import { costOfClaim, mayClaim } from './claim';
-import { oddsOf } from '../belief/particles';
+import { oddsOf } from '../../belief/particles';
 import { decide } from './decide';
 import type { Decision } from './decision';
 

@@ -1,13 +1,13 @@
 import type { Lever } from '../../method/Method';
 import { isWorthRepeating } from './again';
-import { oddsOf } from '../belief/particles';
+import { oddsOf } from '../../belief/particles';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import { isToFix } from '../shots/cups';
 import { isEarly, wasMoved, wasTriedForTaste } from './tried';
 import { isForTaste, type Plan } from './plan';
 import { byPromise, priced } from '../lookahead/price';
 import { isInTime } from '../shots/inTime';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 import { inMethodOrder } from './methodOrder';
 import { sensibleMoves } from './sensible';
 import type { Situation } from '../lookahead/situation';

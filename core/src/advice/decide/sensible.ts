@@ -4,8 +4,8 @@ import type { Evidence } from '../shots/evidence';
 import { lackOf } from './levers';
 import { turnsGrindAlone } from './tasteLevers';
 import { endOfScale } from '../lookahead/moves';
-import type { Outlook } from '../belief/particles';
-import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import type { Outlook } from '../../belief/particles';
+import { GRACE_SECONDS, type Problem } from '../../belief/problem';
 import { sideOut, WINDOW_DOUBT } from '../shots/inTime';
 import { TASTE_SCALES, tastedMiss, type TasteScale, tastesRight } from '../shots/taste';
 

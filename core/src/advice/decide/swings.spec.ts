@@ -1,7 +1,7 @@
 import { everydayShot, problemOf } from '../advice.fixture';
-import type { Settings } from '../contract/answer';
+import type { Settings } from '../../contract/answer';
 import type { PlanStage } from './plan';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 import { withoutSwings } from './swings';
 
 type Shot = AdviceRequest['shots'][number];

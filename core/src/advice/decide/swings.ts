@@ -1,13 +1,13 @@
 import type { Lever } from '../../method/Method';
-import { LEVER_OF, type Settings } from '../contract/answer';
-import { changesBetween } from '../contract/changes';
+import { LEVER_OF, type Settings } from '../../contract/answer';
+import { changesBetween } from '../../contract/changes';
 import { isSame, type Evidence } from '../shots/evidence';
 import type { PlanStage } from './plan';
 import type { Move } from '../lookahead/moves';
 import { isInTime } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
-import { isMixture } from '../belief/readings';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
+import { isMixture } from '../../belief/readings';
 import { plainMiss, TASTE_SCALES, tastedMiss, tastesRight, type TasteScale } from '../shots/taste';
 
 /**

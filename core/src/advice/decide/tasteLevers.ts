@@ -1,7 +1,7 @@
 import type { Lever, Method } from '../../method/Method';
-import type { Posterior } from '../belief/infer';
-import type { Problem } from '../belief/problem';
-import type { Settings } from '../contract/answer';
+import type { Posterior } from '../../belief/infer';
+import type { Problem } from '../../belief/problem';
+import type { Settings } from '../../contract/answer';
 import { movesOf } from '../lookahead/moves';
 import { isToFix } from '../shots/cups';
 import type { Evidence } from '../shots/evidence';

@@ -1,8 +1,8 @@
 import type { Lever } from '../../method/Method';
-import { slopeOf, type Posterior } from '../belief/infer';
-import { isSlower, lookAt, type Outlook } from '../belief/particles';
-import { PUCK_STRAYS, type Pour } from '../belief/pour';
-import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { slopeOf, type Posterior } from '../../belief/infer';
+import { isSlower, lookAt, type Outlook } from '../../belief/particles';
+import { PUCK_STRAYS, type Pour } from '../../belief/pour';
+import { GRACE_SECONDS, type Problem } from '../../belief/problem';
 import { movesOf } from '../lookahead/moves';
 import type { Situation } from '../lookahead/situation';
 import type { Evidence } from '../shots/evidence';

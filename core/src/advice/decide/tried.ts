@@ -1,7 +1,7 @@
 import type { Lever } from '../../method/Method';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
-import { SETTING_OF } from '../contract/answer';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
+import { SETTING_OF } from '../../contract/answer';
 import { isSame } from '../shots/evidence';
 import { isInTime } from '../shots/inTime';
 

@@ -1,5 +1,5 @@
 import type { Move } from './moves';
-import type { Outlook } from '../belief/particles';
+import type { Outlook } from '../../belief/particles';
 
 /** What a next shot costs, in shots, by what it is paid for. */
 export interface Prices {

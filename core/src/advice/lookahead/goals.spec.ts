@@ -1,9 +1,9 @@
 import { everydayShot, problemOf } from '../advice.fixture';
 import type { Choice } from './choice';
 import { goalsOf } from './goals';
-import { believe } from '../belief/mixture';
+import { believe } from '../../belief/mixture';
 import { movesOf, standStill, type Move } from './moves';
-import { drawParticles, lookAt, type Outlook } from '../belief/particles';
+import { drawParticles, lookAt, type Outlook } from '../../belief/particles';
 import type { Lever } from '../../method/Method';
 
 /** Where one could end, with the moves of these levers at hand, after a bitter cup that ran short of the window. */

@@ -1,11 +1,11 @@
 import type { Lever } from '../../method/Method';
-import type { Settings } from '../contract/answer';
+import type { Settings } from '../../contract/answer';
 import type { Choice } from './choice';
-import type { Posterior } from '../belief/infer';
-import { beliefOf, geometryOf, predict, type Prediction } from '../belief/model';
+import type { Posterior } from '../../belief/infer';
+import { beliefOf, geometryOf, predict, type Prediction } from '../../belief/model';
 import { movesOf } from './moves';
-import { lookAt, type Outlook, type Particles } from '../belief/particles';
-import type { Problem } from '../belief/problem';
+import { lookAt, type Outlook, type Particles } from '../../belief/particles';
+import type { Problem } from '../../belief/problem';
 
 /**
  * Settings worth ending at: here, every single move, and the pairs and triples of grind, or the dose in ratio that stands in for it, with

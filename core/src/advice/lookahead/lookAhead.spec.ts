@@ -1,5 +1,5 @@
 import { shotsToGo, type LookAheadInput } from './lookAhead';
-import type { Outlook, Particles } from '../belief/particles';
+import type { Outlook, Particles } from '../../belief/particles';
 
 const COUNT = 40;
 const settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };

@@ -1,5 +1,5 @@
-import type { Settings } from '../contract/answer';
-import type { Outlook, Particles } from '../belief/particles';
+import type { Settings } from '../../contract/answer';
+import type { Outlook, Particles } from '../../belief/particles';
 
 /** Outcomes imagined for each move. */
 const OUTCOMES = 12;

@@ -1,9 +1,9 @@
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
-import type { Settings } from '../contract/answer';
-import { infer } from '../belief/infer';
-import { changesBetween } from '../contract/changes';
+import type { Settings } from '../../contract/answer';
+import { infer } from '../../belief/infer';
+import { changesBetween } from '../../contract/changes';
 import { movesOf, standStill } from './moves';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 
 const from: Settings = { grind: 14, doseGrams: 18, yieldGrams: 36, temperatureC: 93 };
 const moves = (lever: Parameters<typeof movesOf>[3], change: Partial<AdviceRequest> = {}, at = from) => {

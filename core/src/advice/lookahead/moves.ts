@@ -1,11 +1,11 @@
 import { smallestTurn } from '../../brew/collar';
 import { clamp, roundTo, snap, type Scale } from '../../brew/snap';
 import type { Lever } from '../../method/Method';
-import { SETTING_OF, type Settings } from '../contract/answer';
-import { slopeOf, type Posterior } from '../belief/infer';
-import { slopeKnown } from '../belief/prior';
-import type { Problem } from '../belief/problem';
-import { changesBetween } from '../contract/changes';
+import { SETTING_OF, type Settings } from '../../contract/answer';
+import { slopeOf, type Posterior } from '../../belief/infer';
+import { slopeKnown } from '../../belief/prior';
+import type { Problem } from '../../belief/problem';
+import { changesBetween } from '../../contract/changes';
 
 export interface Move {
   settings: Settings;

@@ -1,6 +1,6 @@
 import { after, everydayShot, RIGHT_SHOT as right } from '../advice.fixture';
 import { isServedAgain, tastesBothWays } from './cups';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 
 describe('cups that contradict each other', () => {
   const tasting = (...balances: number[]) => {

@@ -1,7 +1,7 @@
 import type { Roast } from '../../brew/types';
 import type { Evidence } from './evidence';
-import { DRY, type Pour } from '../belief/pour';
-import { GRACE_SECONDS, type Problem } from '../belief/problem';
+import { DRY, type Pour } from '../../belief/pour';
+import { GRACE_SECONDS, type Problem } from '../../belief/problem';
 import { isInTime } from './inTime';
 import {
   isOff,

@@ -1,9 +1,9 @@
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { isSurprising, readEvidence } from './evidence';
-import { infer } from '../belief/infer';
-import { timeSd } from '../belief/readings';
-import { beliefOf, geometryOf, predict } from '../belief/model';
-import type { AdviceRequest } from '../contract/request';
+import { infer } from '../../belief/infer';
+import { timeSd } from '../../belief/readings';
+import { beliefOf, geometryOf, predict } from '../../belief/model';
+import type { AdviceRequest } from '../../contract/request';
 
 type Shots = AdviceRequest['shots'];
 const evidenceOf = (shots: Shots, change: Partial<AdviceRequest> = {}) => {

@@ -1,15 +1,15 @@
 import { CAUSES, type Cause } from '../../brew/types';
 import type { Lever } from '../../method/Method';
-import { LEVER_OF, type Settings } from '../contract/answer';
-import { slopesOf } from '../belief/gradients';
-import { type Posterior } from '../belief/infer';
-import { isMixture, measuredTimeSd, tailWeight, timeSd, withHand } from '../belief/readings';
-import { changesBetween, directionOf } from '../contract/changes';
-import { beliefOf, geometryOf, predict } from '../belief/model';
-import { slopeKnown } from '../belief/prior';
+import { LEVER_OF, type Settings } from '../../contract/answer';
+import { slopesOf } from '../../belief/gradients';
+import { type Posterior } from '../../belief/infer';
+import { isMixture, measuredTimeSd, tailWeight, timeSd, withHand } from '../../belief/readings';
+import { changesBetween, directionOf } from '../../contract/changes';
+import { beliefOf, geometryOf, predict } from '../../belief/model';
+import { slopeKnown } from '../../belief/prior';
 import { isInTime } from './inTime';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 
 /** A last shot further than this many standard deviations from what was foreseen is a surprise. */
 const SURPRISE_SIGMAS = 2.3;

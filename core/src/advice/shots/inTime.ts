@@ -1,6 +1,6 @@
-import { PUCK_STRAYS, type Pour } from '../belief/pour';
-import { GRACE_SECONDS, type Problem } from '../belief/problem';
-import { changesBetween } from '../contract/changes';
+import { PUCK_STRAYS, type Pour } from '../../belief/pour';
+import { GRACE_SECONDS, type Problem } from '../../belief/problem';
+import { changesBetween } from '../../contract/changes';
 
 /** Shots of the same settings this near each other in time taste the same (ordinary practice), s. */
 const ALIKE_SECONDS = 2;

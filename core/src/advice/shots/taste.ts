@@ -1,5 +1,5 @@
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 
 /** The two scales a cup is wanted on. */
 export const TASTE_SCALES = ['balance', 'body'] as const;

@@ -1,9 +1,9 @@
 import { fitTimedDose } from '../../dose';
 import { advise } from '../advise';
 import { everydayRequest, everydayShot } from '../advice.fixture';
-import type { Advice } from '../contract/answer';
+import type { Advice } from '../../contract/answer';
 import { moveLine } from '../words/moveLine';
-import { parseAdviceRequest, type AdviceRequest } from '../contract/request';
+import { parseAdviceRequest, type AdviceRequest } from '../../contract/request';
 
 type Changes = { [K in keyof AdviceRequest]?: Partial<AdviceRequest[K]> };
 

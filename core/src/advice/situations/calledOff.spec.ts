@@ -1,7 +1,7 @@
 import { answer, findMethod, METHOD_IDS, type Advice } from '../..';
 import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { isToFix } from '../shots/cups';
-import type { AdviceRequest } from '../contract/request';
+import type { AdviceRequest } from '../../contract/request';
 import { coarser, cooler, finer, grinder, hotter, longer, shorter, variables, type Check } from './situations.fixture';
 
 type Taste = NonNullable<AdviceRequest['shots'][number]['taste']>;

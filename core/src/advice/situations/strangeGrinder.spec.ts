@@ -1,6 +1,6 @@
 import { answer, type Advice } from '../..';
 import { everydayRequest, everydayShot } from '../advice.fixture';
-import { slopePrior } from '../belief/prior';
+import { slopePrior } from '../../belief/prior';
 
 const slope = (scale: { min: number; max: number; step: number }): number => Math.exp(slopePrior(scale).mean);
 

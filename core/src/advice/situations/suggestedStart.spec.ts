@@ -1,7 +1,7 @@
 import { everydayRequest, everydayShot } from '../advice.fixture';
 import { answer, type Advice } from '..';
 import { advise } from '../advise';
-import { parseAdviceRequest, type AdviceRequest } from '../contract/request';
+import { parseAdviceRequest, type AdviceRequest } from '../../contract/request';
 
 const SLOPE = { mean: 0.09, sd: 0.02, shots: 41 };
 const grinder = { ...everydayRequest().grinder, logTimePerUnit: SLOPE };

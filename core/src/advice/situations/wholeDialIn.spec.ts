@@ -1,7 +1,7 @@
 import { createRandom, idealShot, PLAIN_WORLD, pullShot, STEADY_BARISTA, type Barista } from '../../puck';
 import { advise, type Advice, type AdviceRequest, type Settings } from '..';
 import { everydayRequest, measuredShot } from '../advice.fixture';
-import { adviceRequestSchema } from '../contract/request';
+import { adviceRequestSchema } from '../../contract/request';
 
 const MOST_SHOTS = 14;
 const WINDOW = { min: 25, max: 32 };

@@ -1,7 +1,7 @@
-import type { Change, Expectation, Settings } from '../contract/answer';
-import { changesBetween } from '../contract/changes';
+import type { Change, Expectation, Settings } from '../../contract/answer';
+import { changesBetween } from '../../contract/changes';
 import type { Choice } from '../lookahead/choice';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 import { balanceWord, bodyWord, oddsInWords, plainNumber } from './words';
 
 /** One change as one would call it across the bar: "Finer, 14 → 12.5". */

@@ -3,9 +3,9 @@ import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
 import { betterReasons, type Offered } from './betterReasons';
 import type { Choice, Prices } from '../lookahead/choice';
 import { readEvidence } from '../shots/evidence';
-import { infer } from '../belief/infer';
-import type { Outlook } from '../belief/particles';
-import type { AdviceRequest } from '../contract/request';
+import { infer } from '../../belief/infer';
+import type { Outlook } from '../../belief/particles';
+import type { AdviceRequest } from '../../contract/request';
 import { oddsInWords } from './words';
 
 const FREE: Prices = { toGo: 3, leaving: 0, coffee: 0, order: 0, distance: 0 };

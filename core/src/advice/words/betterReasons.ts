@@ -1,10 +1,10 @@
 import { movesInWords } from './alternativeText';
-import type { Expectation, Reason } from '../contract/answer';
+import type { Expectation, Reason } from '../../contract/answer';
 import { costOf, type Choice, type Priced, type Prices } from '../lookahead/choice';
 import { readsRight } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 import { oddsInWords, plainNumber } from './words';
 
 /** A choice that stands among the alternatives, with what it would bring. */

@@ -1,7 +1,7 @@
-import type { Reason } from '../contract/answer';
-import { changesBetween } from '../contract/changes';
+import type { Reason } from '../../contract/answer';
+import { changesBetween } from '../../contract/changes';
 import type { Decision } from '../decide/decision';
-import type { Problem } from '../belief/problem';
+import type { Problem } from '../../belief/problem';
 
 /** The cautions of the step at hand; the maker's manual always comes first. */
 export function cautionsFor(problem: Problem, decision: Decision): Reason[] {

@@ -1,4 +1,4 @@
-import type { Advice, Change } from '../contract/answer';
+import type { Advice, Change } from '../../contract/answer';
 import { plainNumber } from './words';
 
 export interface MoveLine {

@@ -1,14 +1,14 @@
-import type { Expectation, Reason } from '../contract/answer';
+import type { Expectation, Reason } from '../../contract/answer';
 import { betterReasons, type Offered } from './betterReasons';
 import { CLAIM_AT_LEAST } from '../decide/claim';
 import { isBright, isServed, isServedHappily, tastesBothWays } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import type { Evidence } from '../shots/evidence';
 import { blockedReasons, moveReasons, overruledReasons } from './moveReasons';
-import { rightBy } from '../belief/particles';
+import { rightBy } from '../../belief/particles';
 import { isInTime } from '../shots/inTime';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 import { shotReasons } from './shotReasons';
 import { driftReasons, hasteReasons, stageReasons } from './stageReasons';
 import { startReasons } from './startReasons';

@@ -1,14 +1,14 @@
 import type { Sign, TimerStart } from '../../brew/types';
 import { SIGN_LABELS } from '../../formats/shotLine';
-import type { Reason } from '../contract/answer';
-import { changesBetween } from '../contract/changes';
+import type { Reason } from '../../contract/answer';
+import { changesBetween } from '../../contract/changes';
 import { isBright, SMALLEST_WORD } from '../shots/cups';
 import type { Decision } from '../decide/decision';
 import { missedRecipe, type Evidence } from '../shots/evidence';
-import { meanOf } from '../belief/particles';
+import { meanOf } from '../../belief/particles';
 import { isInTime } from '../shots/inTime';
-import { CHANNEL_SIGNS, type Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import { CHANNEL_SIGNS, type Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 import { balanceWord, bodyWord, plainNumber, secondsInWords as seconds } from './words';
 
 /** Where a shot's own clock began, when it is not the recipe's. */

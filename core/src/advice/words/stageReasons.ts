@@ -1,11 +1,11 @@
 import type { Cause } from '../../brew/types';
 import { SIGN_LABELS } from '../../formats/shotLine';
-import { LEVER_OF, type Reason } from '../contract/answer';
-import { changesBetween } from '../contract/changes';
+import { LEVER_OF, type Reason } from '../../contract/answer';
+import { changesBetween } from '../../contract/changes';
 import type { Decision } from '../decide/decision';
 import { isSurprising, suspectsOf, type Evidence } from '../shots/evidence';
-import type { Pour } from '../belief/pour';
-import type { Problem } from '../belief/problem';
+import type { Pour } from '../../belief/pour';
+import type { Problem } from '../../belief/problem';
 import { capital, plainNumber, secondsInWords as seconds } from './words';
 
 /** What is odd about the last shot, where that alone decides. */

@@ -1,8 +1,8 @@
 import { restAt } from '../../coffee/rest';
-import type { Expectation, Reason, Settings } from '../contract/answer';
-import { beansInWords } from '../belief/beans';
-import { changesBetween } from '../contract/changes';
-import type { Problem } from '../belief/problem';
+import type { Expectation, Reason, Settings } from '../../contract/answer';
+import { beansInWords } from '../../belief/beans';
+import { changesBetween } from '../../contract/changes';
+import type { Problem } from '../../belief/problem';
 import { plainNumber } from './words';
 
 const FROM = {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shotSchema } from '../../advice/contract/request';
+import { shotSchema } from '../../contract/request';
 import { LIMITS } from '../../brew/limits';
 import { SMALLEST_STEP } from '../../brew/snap';
 import type { Interval } from '../../trace/contract';

@@ -1,5 +1,5 @@
 import { CholeskyDecomposition } from 'ml-matrix';
-import { drawNormal, type Random } from '../../puck/random';
+import { drawNormal, type Random } from '../puck/random';
 import type { Posterior } from './infer';
 import { PARAMETERS } from './parameters';
 

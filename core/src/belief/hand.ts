@@ -1,4 +1,4 @@
-import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../../dose/headspace';
+import { GLASS_SD_GRAMS, STRIKE_SD_GRAMS } from '../dose/headspace';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
 import { gasScatter } from './beans';
 

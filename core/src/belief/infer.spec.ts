@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { slopesOf } from './gradients';
-import { everydayShot, problemOf } from '../advice.fixture';
+import { everydayShot, problemOf } from '../advice/advice.fixture';
 import { infer, slopeOf } from './infer';
 import { OVERALL, SWEETNESS } from './likingScale';
 import { beliefOf, frameOf, geometryOf, liking, likingSlopes, predict } from './model';

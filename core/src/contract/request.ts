@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { LIMITS, MOST_SIGNS, type Limit } from '../../brew/limits';
-import { clamp, SMALLEST_STEP } from '../../brew/snap';
-import { ASSUMABLE, CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../../brew/types';
-import { methodSchema } from '../../method/Method';
-import { fieldErrorsOf, type FieldError } from '../../formats/fieldErrors';
-import { findMethod, METHOD_IDS } from '../../method/methods';
+import { LIMITS, MOST_SIGNS, type Limit } from '../brew/limits';
+import { clamp, SMALLEST_STEP } from '../brew/snap';
+import { ASSUMABLE, CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../brew/types';
+import { methodSchema } from '../method/Method';
+import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
+import { findMethod, METHOD_IDS } from '../method/methods';
 
 /** A measured value that may be left out or null. */
 const maybe = (min: number, max: number) => z.number().min(min).max(max).nullish();

@@ -1,4 +1,4 @@
-import { everydayShot, problemOf } from '../advice.fixture';
+import { everydayShot, problemOf } from '../advice/advice.fixture';
 import { TASTE_SD } from './readings';
 import { believe } from './mixture';
 import { P } from './parameters';

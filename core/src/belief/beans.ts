@@ -1,5 +1,5 @@
-import type { Roast } from '../../brew/types';
-import { restAt, type RestPhase } from '../../coffee/rest';
+import type { Roast } from '../brew/types';
+import { restAt, type RestPhase } from '../coffee/rest';
 import type { ValidAdviceRequest } from '../contract/request';
 
 type Beans = Pick<ValidAdviceRequest['coffee'], 'roast' | 'process' | 'altitudeM' | 'ageDays'>;

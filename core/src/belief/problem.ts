@@ -1,6 +1,6 @@
-import { clamp, roundTo, snap, type Scale } from '../../brew/snap';
-import type { Method } from '../../method/Method';
-import { findMethod, startTemperatureC } from '../../method/methods';
+import { clamp, roundTo, snap, type Scale } from '../brew/snap';
+import type { Method } from '../method/Method';
+import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from '../contract/answer';
 import type { ValidAdviceRequest } from '../contract/request';
 import { handOf, type Hand } from './hand';

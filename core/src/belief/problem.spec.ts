@@ -1,5 +1,5 @@
-import { findMethod, METHODS } from '../..';
-import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
+import { findMethod, METHODS } from '..';
+import { everydayRequest, everydayShot, problemOf } from '../advice/advice.fixture';
 
 describe('reading a request', () => {
   it('fills what was left out from the plan, the shot before, and the start', () => {

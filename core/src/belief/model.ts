@@ -1,5 +1,5 @@
-import { clamp } from '../../brew/snap';
-import type { TimerStart } from '../../brew/types';
+import { clamp } from '../brew/snap';
+import type { TimerStart } from '../brew/types';
 import type { Settings } from '../contract/answer';
 import type { LikingScale } from './likingScale';
 import { P } from './parameters';

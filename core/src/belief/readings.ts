@@ -1,4 +1,4 @@
-import type { Verdict } from '../../brew/types';
+import type { Verdict } from '../brew/types';
 import { faultOf, type Fault } from './fault';
 import { roomForSlopes, slopesOf, type PredictionSlopes } from './gradients';
 import { OVERALL, SWEETNESS, type LikingScale } from './likingScale';

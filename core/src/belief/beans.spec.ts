@@ -1,11 +1,11 @@
-import { answer, type Advice, type AdviceRequest } from '../..';
-import { everydayRequest, everydayShot } from '../advice.fixture';
+import { answer, type Advice, type AdviceRequest } from '..';
+import { everydayRequest, everydayShot } from '../advice/advice.fixture';
 import { beansInWords, expectedCup, gasScatter } from './beans';
 import { P } from './parameters';
 import { priorFor } from './prior';
 import { readProblem } from './problem';
 import { adviceRequestSchema } from '../contract/request';
-import { reviewRun } from '../review';
+import { reviewRun } from '../advice/review';
 
 const medium = { roast: 'medium' } as const;
 

@@ -1,4 +1,4 @@
-import { everydayShot, problemOf } from '../advice.fixture';
+import { everydayShot, problemOf } from '../advice/advice.fixture';
 import { slopesOf } from './gradients';
 import { infer } from './infer';
 import { beliefOf, FLOW_SHARE, frameOf, geometryOf, predict } from './model';

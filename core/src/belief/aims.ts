@@ -1,4 +1,4 @@
-import { snap, type Scale } from '../../brew/snap';
+import { snap, type Scale } from '../brew/snap';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot } from '../contract/request';
 

@@ -1,5 +1,5 @@
-import { answer, type Advice } from '../..';
-import { everydayRequest, everydayShot } from '../advice.fixture';
+import { answer, type Advice } from '..';
+import { everydayRequest, everydayShot } from '../advice/advice.fixture';
 import { asMostWouldMark, fitMarking, markingFor, ownMark, strangersMarking, type MarkedCup } from './marking';
 import { readProblem } from './problem';
 import { adviceRequestSchema, type AdviceRequest, type LearnedMarks } from '../contract/request';

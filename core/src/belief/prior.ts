@@ -1,4 +1,4 @@
-import type { Scale } from '../../brew/snap';
+import type { Scale } from '../brew/snap';
 import { expectedCup } from './beans';
 import { markingFor, type Marking } from './marking';
 import { LIKING, type LikingScale } from './likingScale';

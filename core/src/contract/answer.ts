@@ -1,4 +1,4 @@
-import type { Lever } from '../../method/Method';
+import type { Lever } from '../method/Method';
 import type { FieldError, LearnedSlope } from './request';
 
 export interface Settings {

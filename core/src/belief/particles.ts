@@ -1,5 +1,5 @@
 import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
-import { createRandom, drawNormal } from '../../puck/random';
+import { createRandom, drawNormal } from '../puck/random';
 import type { Expectation, Interval, Settings } from '../contract/answer';
 import { drawFrom } from './draws';
 import { type Posterior } from './infer';

@@ -1,4 +1,4 @@
-import type { TimerStart } from '../../brew/types';
+import type { TimerStart } from '../brew/types';
 import {
   FLOW_SHARE,
   givenBy,

@@ -1,5 +1,5 @@
-import { answer, type Advice } from '../..';
-import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
+import { answer, type Advice } from '..';
+import { everydayRequest, everydayShot, problemOf } from '../advice/advice.fixture';
 
 describe('the hand that dosed and stopped a shot', () => {
   const handOf = (change: object) => problemOf({ shots: [everydayShot(change)] }).pours[0]!.hand;

@@ -1,8 +1,8 @@
-import { convertTime } from '../../brew/convertTime';
-import { clamp } from '../../brew/snap';
-import type { Cause, Sign, TimerStart, Verdict } from '../../brew/types';
-import { predictDose } from '../../dose/timedDose';
-import type { Method } from '../../method/Method';
+import { convertTime } from '../brew/convertTime';
+import { clamp } from '../brew/snap';
+import type { Cause, Sign, TimerStart, Verdict } from '../brew/types';
+import { predictDose } from '../dose/timedDose';
+import type { Method } from '../method/Method';
 import type { Settings } from '../contract/answer';
 import type { AdviceShot, ValidAdviceRequest } from '../contract/request';
 import { readAims } from './aims';

@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
-import { createRandom } from '../../puck/random';
-import { everydayShot, problemOf } from '../advice.fixture';
+import { createRandom } from '../puck/random';
+import { everydayShot, problemOf } from '../advice/advice.fixture';
 import { drawFrom, temper, voicesOf } from './draws';
 import { infer, type Posterior } from './infer';
 import { P, PARAMETERS } from './parameters';

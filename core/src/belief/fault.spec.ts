@@ -1,9 +1,9 @@
-import { answer, type Advice, type AdviceRequest } from '../..';
-import { everydayRequest, everydayShot, problemOf } from '../advice.fixture';
+import { answer, type Advice, type AdviceRequest } from '..';
+import { everydayRequest, everydayShot, problemOf } from '../advice/advice.fixture';
 import { frameOf, beliefOf } from './model';
 import { priorFor } from './prior';
 import { readingsOf } from './readings';
-import { walk } from '../situations/situations.fixture';
+import { walk } from '../advice/situations/situations.fixture';
 
 type Shot = AdviceRequest['shots'][number];
 
