@@ -53,6 +53,16 @@ describe('a file that is brought', () => {
     await house.put(`imports/${view.id}/taken`, {}).expect(409);
   });
 
+  it('is read where an older Olvet wrote it: without the tables and columns of today', async () => {
+    const baskets = `id,name,nominal_g,min_g,max_g\r\n${v7()},14 g old,14,13,15\r\n`;
+    const zip = await zipOf({ 'olvet.json': MANIFEST, 'baskets.csv': baskets, 'cards/any.md': '# A card' });
+    const view = await bring(zip, 'shop.zip');
+    expect(view).toMatchObject({ state: 'read', notRead: [], tables: [{ table: 'baskets', fresh: 1, refused: 0 }] });
+    expect(await take(view)).toMatchObject({ state: 'taken' });
+    const { items } = await house.get<{ items: { name: string; shape: string }[] }>('baskets');
+    expect(items.find(({ name }) => name === '14 g old')).toMatchObject({ shape: 'straight' });
+  });
+
   it('says row by row what is wrong and leaves those out', async () => {
     const view = await bring(
       'name,roast,altitude_m\r\nGood,medium,1200\r\nBad,burnt,1200\r\nHigh,light,90000\r\n,dark,1\r\nShort,dark\r\nWord,dark,high\r\n',
