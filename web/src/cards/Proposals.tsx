@@ -1,5 +1,5 @@
 import { LIMITS, type Limit } from '@olvet/core';
-import { Button, Form, Input, Segmented } from 'antd';
+import { Button, Form, Input } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import {
@@ -17,6 +17,7 @@ import { ProblemAlert } from '../parts/ProblemAlert';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { useTemperatureUnit } from '../parts/temperature';
 import styles from './CardPage.module.css';
+import { CupsAndGroup } from './CupsAndGroup';
 import { versionChanges } from './versionChanges';
 
 /** What somebody would like the card to be, until somebody else makes it so. */
@@ -115,19 +116,8 @@ function ProposeEditor({
                 <DegreesInput className={listStyles.full} />
               </Form.Item>
             )}
-            <Form.Item name={['recipe', 'groupName']} label="Group">
-              <Input maxLength={40} />
-            </Form.Item>
           </div>
-          <Form.Item name={['recipe', 'cups']} label="Cups">
-            <Segmented
-              block
-              options={[
-                { value: 1, label: 'one' },
-                { value: 2, label: 'two' },
-              ]}
-            />
-          </Form.Item>
+          <CupsAndGroup within={['recipe']} />
           <Form.Item name="tastesLike" label="Tastes like">
             <Input maxLength={400} />
           </Form.Item>

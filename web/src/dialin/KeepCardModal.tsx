@@ -1,5 +1,5 @@
 import { plainNumber, type Settings } from '@olvet/core';
-import { App, Form, Input, Modal, Segmented, Select } from 'antd';
+import { App, Form, Input, Modal, Select } from 'antd';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -12,6 +12,7 @@ import {
 } from '../app/api';
 import { formErrors, problemOf } from '../app/problem';
 import { useAppSelector } from '../app/store';
+import { CupsAndGroup } from '../cards/CupsAndGroup';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import styles from './KeepCardModal.module.css';
 import { plannedOf } from './settings';
@@ -135,18 +136,7 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
               ]}
             />
           </Form.Item>
-          <Form.Item name="cups" label="Cups">
-            <Segmented
-              block
-              options={[
-                { value: 1, label: 'one' },
-                { value: 2, label: 'two' },
-              ]}
-            />
-          </Form.Item>
-          <Form.Item name="groupName" label="Group, where it matters">
-            <Input maxLength={40} />
-          </Form.Item>
+          <CupsAndGroup />
           <Form.Item name="tastesLike" label="Tastes like">
             <Input maxLength={400} />
           </Form.Item>

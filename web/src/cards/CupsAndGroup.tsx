@@ -1,0 +1,20 @@
+import { Form, Input, Segmented } from 'antd';
+
+const CUPS = [
+  { value: 1, label: 'one' },
+  { value: 2, label: 'two' },
+];
+
+/** What of a recipe is neither weighed nor timed. */
+export function CupsAndGroup({ within = [] }: { within?: string[] }) {
+  return (
+    <>
+      <Form.Item name={[...within, 'cups']} label="Cups">
+        <Segmented block options={CUPS} />
+      </Form.Item>
+      <Form.Item name={[...within, 'groupName']} label="Group, where it matters">
+        <Input maxLength={40} />
+      </Form.Item>
+    </>
+  );
+}
