@@ -56,6 +56,8 @@ export {
   LEVERS,
   type Method,
   METHOD_IDS,
+  ORDERS,
+  type Order,
   methodErrors,
   METHODS,
   type OffLine,

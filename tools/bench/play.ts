@@ -1,4 +1,5 @@
 import {
+  type Order,
   advise,
   drawNormal,
   parseAdviceRequest,
@@ -122,12 +123,13 @@ function markedLower(taste: TrueTaste, by: number): TrueTaste {
   return { ...taste, overall: lower(taste.overall), sweetness: lower(taste.sweetness) };
 }
 
-export function requestOf(game: Game, shots: Shot[]): AdviceRequest {
+export function requestOf(game: Game, shots: Shot[], order?: Order): AdviceRequest {
   const { target, grindScale, finer, basket, temperatureScale, roast, method, learned, taster, startGrind } = game;
   return {
     schema: 'olvet.advice-request/1',
     id: 'bench',
     method: method.id,
+    order,
     grinder: { ...grindScale, finer, dosing: 'weighed', purgeGrams: PURGE_GRAMS, logTimePerUnit: learned },
     basket,
     machine: { temperatureC: temperatureScale },
@@ -147,18 +149,18 @@ export function requestOf(game: Game, shots: Shot[]): AdviceRequest {
   };
 }
 
-/** Ours: the advice itself, through its public face. */
-export const ours: Policy = {
-  name: 'olvet',
+/** Ours at either end of the dial: the advice itself, through its public face. */
+export const ours = (order: Order): Policy => ({
+  name: order,
   start: (game) => (shots) => {
-    const parsed = parseAdviceRequest(requestOf(game, shots));
+    const parsed = parseAdviceRequest(requestOf(game, shots, order));
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.errors));
     const advice = advise(parsed.request);
     return advice.action === 'dialled'
       ? { claim: true }
       : { claim: false, next: advice.settings, expect: advice.expect };
   },
-};
+});
 
 /** Knows the world: goes to the nearest setting that is comfortably right, or just right, and claims as soon as it stands there. */
 export function oracle(find: (game: Game) => Settings): Policy {

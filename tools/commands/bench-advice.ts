@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { createRandom, findMethod, marksOf, METHOD_IDS } from '../../core/src/index';
+import { createRandom, findMethod, marksOf, METHOD_IDS, ORDERS } from '../../core/src/index';
 import { earlierCups, STRICT_BY, TASTERS } from '../bench/earlierCups';
 import { LOST, oracle, ours, play, type Played, type Policy } from '../bench/play';
 import { rule, stepper } from '../bench/rules';
@@ -11,7 +11,7 @@ const POLICIES: readonly Policy[] = [
   stepper,
   rule(false),
   rule(true),
-  ours,
+  ...ORDERS.map(ours),
   oracle((game) => findRight(game, COMFORTABLE) ?? findRight(game)!),
 ];
 
@@ -30,7 +30,7 @@ const COLUMNS = [
   'ms p95',
 ];
 
-/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--tasters known] [--only "unknown grinder"] [--policy olvet]`. */
+/** `npm run bench:advice -- --worlds 100 --seed tune [--physics tuning] [--method one-lever] [--tasters known] [--only "unknown grinder"] [--policy fewest-shots]`. */
 export function run(args: string[]): Promise<void> {
   return orStop(() => bench(args));
 }

@@ -1,5 +1,5 @@
 import { clamp, roundTo, snap, type Scale } from '../brew/snap';
-import type { Method } from '../method/Method';
+import type { Method, Order } from '../method/Method';
 import { findMethod, startTemperatureC } from '../method/methods';
 import type { Settings } from '../contract/answer';
 import type { ValidAdviceRequest } from '../contract/request';
@@ -14,6 +14,7 @@ export const GRACE_SECONDS = 0.5;
 export interface Problem {
   request: ValidAdviceRequest;
   method: Method;
+  order: Order;
   grindScale: Scale;
   /** +1 when a higher number is finer, −1 when a lower one is. */
   finerSign: 1 | -1;
@@ -55,7 +56,8 @@ export function readProblem(request: ValidAdviceRequest): Problem {
   const complete = { ...request, basket };
   const hand = handOf(request);
   const pours = readMarks(complete, markStale(readPours({ ...complete, method }, start, hand)));
-  return { request: complete, method, grindScale, finerSign, temperatureScale, start, hand, pours };
+  const order = request.order ?? method.order ?? 'by-the-book';
+  return { request: complete, method, order, grindScale, finerSign, temperatureScale, start, hand, pours };
 }
 
 /** Where the basket holds another dose than was asked for, the ratio stays. */

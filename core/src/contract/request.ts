@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LIMITS, MOST_SIGNS, type Limit } from '../brew/limits';
 import { clamp, SMALLEST_STEP } from '../brew/snap';
 import { ASSUMABLE, CAUSES, ROASTS, SIGNS, TIMER_STARTS, VERDICTS } from '../brew/types';
-import { methodSchema } from '../method/Method';
+import { methodSchema, ORDERS } from '../method/Method';
 import { fieldErrorsOf, type FieldError } from '../formats/fieldErrors';
 import { findMethod, METHOD_IDS } from '../method/methods';
 
@@ -124,6 +124,8 @@ export const adviceRequestSchema = z.object({
     z.string().refine((id) => findMethod(id) !== undefined, { message: `must be one of ${METHOD_IDS.join(', ')}` }),
     methodSchema,
   ]),
+  /** How the method's order is taken; left out: the method's own way. */
+  order: z.enum(ORDERS).nullish(),
   grinder: z.intersection(
     scale,
     z.object({

@@ -6,6 +6,10 @@ import { ROASTS, TIMER_STARTS } from '../brew/types';
 export const LEVERS = ['grind', 'yield', 'dose', 'temperature'] as const;
 export type Lever = (typeof LEVERS)[number];
 
+/** Whether a method's order of levers binds, or is only a small price. */
+export const ORDERS = ['by-the-book', 'fewest-shots'] as const;
+export type Order = (typeof ORDERS)[number];
+
 const lever = z.enum(LEVERS);
 const celsius = z.number().min(60).max(100);
 
@@ -25,6 +29,8 @@ export const methodSchema = z.object({
   /** Levers moved for sour–bitter and for thin–heavy, first choice first. */
   balanceOrder: z.array(lever),
   bodyOrder: z.array(lever),
+  /** How that order is taken where nobody says otherwise; left out: by the book. */
+  order: z.enum(ORDERS).optional(),
   start: z.object({ doseGrams: z.number().min(5).max(40), ratio: z.number().min(0.5).max(6) }),
   windowSeconds: z
     .object({ min: z.number().min(5).max(120), max: z.number().min(5).max(120) })

@@ -2979,6 +2979,7 @@ export type SheetView = {
     locks: ("grind" | "yield" | "dose" | "temperature")[];
     balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
     bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    order?: "by-the-book" | "fewest-shots";
     start: {
       doseGrams: number;
       ratio: number;
@@ -3822,6 +3823,7 @@ export type OwnMethodView = {
     locks: ("grind" | "yield" | "dose" | "temperature")[];
     balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
     bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    order?: "by-the-book" | "fewest-shots";
     start: {
       doseGrams: number;
       ratio: number;
@@ -3871,6 +3873,7 @@ export type OwnMethodDto = {
     locks: ("grind" | "yield" | "dose" | "temperature")[];
     balanceOrder: ("grind" | "yield" | "dose" | "temperature")[];
     bodyOrder: ("grind" | "yield" | "dose" | "temperature")[];
+    order?: "by-the-book" | "fewest-shots";
     start: {
       doseGrams: number;
       ratio: number;

@@ -1,8 +1,10 @@
+import type { Method } from '@olvet/core';
 import { Select } from 'antd';
 import { usePutRunMutation, type RunDto, type SheetView } from '../app/api';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { useMethods } from '../parts/useMethods';
 import { withoutRow } from '../parts/withoutRow';
+import { ORDER_WORDS } from '../methods/methodWords';
 
 /** Another method in the middle of a run: its window and clock come with it, dose, yield and the shots stay. */
 export function MethodSwitch({ sheet }: { sheet: SheetView }) {
@@ -10,7 +12,7 @@ export function MethodSwitch({ sheet }: { sheet: SheetView }) {
   const methods = useMethods();
   const [putRun, { isLoading, error }] = usePutRunMutation();
   const now = methods.find(run.methodId);
-  if (run.status !== 'open') return <span>{now?.name}</span>;
+  if (run.status !== 'open') return <span>{now && methodInWords(now)}</span>;
   // One that was retired meanwhile still has its name here.
   const offered = now && methods.all.every(({ id }) => id !== now.id) ? [...methods.all, now] : methods.all;
   const change = (methodId: RunDto['methodId']): void => {
@@ -27,10 +29,15 @@ export function MethodSwitch({ sheet }: { sheet: SheetView }) {
         popupMatchSelectWidth={false}
         value={run.methodId}
         loading={isLoading}
-        options={offered.map(({ id, name }) => ({ value: id, label: name }))}
+        options={offered.map((method) => ({ value: method.id, label: methodInWords(method) }))}
         onChange={change}
       />
       <ProblemAlert error={error} />
     </>
   );
+}
+
+/** With how its order is taken, where that is not by the book. */
+function methodInWords({ name, order = 'by-the-book' }: Pick<Method, 'name' | 'order'>): string {
+  return order === 'by-the-book' ? name : `${name}, ${ORDER_WORDS[order].name}`;
 }

@@ -1,4 +1,4 @@
-import { LEVERS, methodErrors, METHOD_IDS, ROASTS, TIMER_STARTS, type Method } from '@olvet/core';
+import { LEVERS, methodErrors, METHOD_IDS, ORDERS, ROASTS, TIMER_STARTS, type Method, type Order } from '@olvet/core';
 import { Form, Input, Segmented, Select } from 'antd';
 import { usePutOwnMethodMutation, type OwnMethodDto, type OwnMethodView } from '../app/api';
 import { DegreesInput } from '../parts/DegreesInput';
@@ -8,7 +8,7 @@ import { useTemperatureUnit } from '../parts/temperature';
 import listStyles from '../parts/List.module.css';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { withoutRow } from '../parts/withoutRow';
-import { LEVER_WORDS } from './methodWords';
+import { LEVER_WORDS, ORDER_WORDS } from './methodWords';
 
 export interface MethodEditorProps {
   editing: { id: string; row: OwnMethodView | null } | null;
@@ -49,7 +49,7 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
   return (
     <ResourceEditor<Fields>
       title={editing?.row ? from.name : `Our own ${from.name}`}
-      initial={editing ? (editing.row ? from : { ...from, name: `Our ${from.name}` }) : null}
+      initial={editing && { order: 'by-the-book', ...from, ...(editing.row ? {} : { name: `Our ${from.name}` }) }}
       onClose={onClose}
       onSave={save}
     >
@@ -69,6 +69,12 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
           </Form.Item>
           <Form.Item name="bodyOrder" label="For thin or heavy, in this order">
             <Select mode="multiple" options={levers} />
+          </Form.Item>
+          <Form.Item name="order" label="How that order is taken">
+            <Segmented block options={ORDERS.map((value) => ({ value, label: ORDER_WORDS[value].name }))} />
+          </Form.Item>
+          <Form.Item noStyle shouldUpdate>
+            {({ getFieldValue }) => <p className="quiet">{ORDER_WORDS[getFieldValue('order') as Order].text}</p>}
           </Form.Item>
           <div className={listStyles.two}>
             {number(['start', 'doseGrams'], 'Start dose, g')}

@@ -19,7 +19,7 @@ import { MethodEditor } from './MethodEditor';
 import { inUnit, useTemperatureUnit } from '../parts/temperature';
 import styles from './MethodPage.module.css';
 import { MethodPreview } from './MethodPreview';
-import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS } from './methodWords';
+import { DISAGREEMENTS, factsOf, LEVER_EFFECTS, LEVER_WORDS, ORDER_WORDS } from './methodWords';
 
 const ALL = {};
 
@@ -89,6 +89,7 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
           )}
           <Order title="Sour or bitter" levers={method.balanceOrder} />
           <Order title="Thin or heavy" levers={method.bodyOrder} />
+          <p>{ORDER_WORDS[method.order ?? 'by-the-book'].text}</p>
           <SuitsHere method={method} />
         </div>
         <section aria-labelledby="disagree">

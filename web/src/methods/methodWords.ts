@@ -1,4 +1,4 @@
-import type { Lever, Method } from '@olvet/core';
+import type { Lever, Method, Order } from '@olvet/core';
 import { plainNumber } from '@olvet/core';
 import { TIMER_WORDS, type TemperatureUnit } from '../parts/format';
 import { inUnit } from '../parts/temperature';
@@ -16,6 +16,18 @@ export const LEVER_EFFECTS: Record<Lever, string> = {
   yield: 'Longer moves from sour towards bitter and gets thinner. The largest single lever; the grind stays.',
   dose: 'More coffee pours slower and heavier. Half a gram is a lot, and the basket has a maximum.',
   temperature: 'Hotter moves from sour towards bitter, the time hardly changes. One degree is noticeable.',
+};
+
+/** Whether the order of levers binds, and what each way costs and brings. */
+export const ORDER_WORDS: Record<Order, { name: string; text: string }> = {
+  'by-the-book': {
+    name: 'by the book',
+    text: 'One lever after the other, in this order: easy to follow and to teach, for about half a shot more a coffee.',
+  },
+  'fewest-shots': {
+    name: 'fewest shots',
+    text: 'Whichever lever promises most: about half a shot less a coffee, but yield may be turned before the grind.',
+  },
 };
 
 /** Where practised people disagree, and what Olvet assumes. */

@@ -5,6 +5,7 @@ import { waysBack } from './besideWindow';
 import type { Choice, Priced } from '../lookahead/choice';
 import { costOfClaim, isGoodEnough, mayClaim } from './claim';
 import type { Decision } from './decision';
+import { DIAL } from './dial';
 import { isSame } from '../shots/evidence';
 import { leversToTry } from './levers';
 import type { Plan } from './plan';
@@ -100,9 +101,13 @@ function isSound(problem: Situation['problem'], still: Choice, { move, outlook }
 }
 
 /** By rule, whatever another move would bring. */
-function isPulledAgain({ problem, evidence, still }: Situation, way: WayOut, ranked: Ranking['ranked']): boolean {
+function isPulledAgain(now: Situation, way: WayOut, ranked: Ranking['ranked']): boolean {
+  if (way.torn !== null) return true;
+  return DIAL[now.problem.order].isAgainByRule && isHeldByTheCraft(now, way, ranked);
+}
+
+function isHeldByTheCraft({ problem, evidence, still }: Situation, way: WayOut, ranked: Ranking['ranked']): boolean {
   return (
-    way.torn !== null ||
     isContradicted(problem, evidence, still.outlook, way.plan.stage) ||
     (isToConfirm(problem, evidence, still.outlook) && !isWorthFixing(problem, evidence, still, ranked[0]!)) ||
     promisesMost(problem, evidence, still, ranked) ||

@@ -1,5 +1,6 @@
 import type { Lever } from '../../method/Method';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
+import { DIAL } from './dial';
 import type { Plan } from './plan';
 import { isSlower, type Outlook } from '../../belief/particles';
 import { byPromise, priced } from '../lookahead/price';
@@ -11,10 +12,6 @@ import type { Evidence } from '../shots/evidence';
 import { isWithin, tastedMiss, type TasteScale } from '../shots/taste';
 import { withoutSwings } from './swings';
 
-/** Two answers were the craft's, and so many shots have told of this coffee: its odds are heard. Heat, and what a method holds, wait for a long dial-in. */
-const HEARD_FROM_SHOTS = 3;
-/** What another way must save, in shots. */
-const MUST_SAVE_SHOTS = 0.3;
 const SHORTLIST = 8;
 const LEVERS: readonly Lever[] = ['grind', 'yield', 'temperature', 'dose'];
 const BODY_LEVERS: readonly Lever[] = ['yield', 'dose'];
@@ -45,9 +42,10 @@ export interface Overruled {
  * @returns null where the craft stands
  */
 export function overrule(now: Situation, craft: Craft): Overruled | null {
-  const { still } = now;
+  const { still, problem } = now;
   const { chosen, plan } = craft;
-  if (!isLongDialIn(now.problem, HEARD_FROM_SHOTS) || plan.stage === 'tight') return null;
+  const { heardFromShots, mustSaveShots } = DIAL[problem.order];
+  if (!isLongDialIn(problem, heardFromShots) || plan.stage === 'tight') return null;
   const candidates = waysHeard(now, craft);
   const shortlist = byPromise(candidates).slice(0, SHORTLIST);
   const byRule = chosen.move.lever === null ? still : chosen;
@@ -55,7 +53,7 @@ export function overrule(now: Situation, craft: Craft): Overruled | null {
   const [own, ...ways] = priced(now, all, [byRule, ...shortlist], () => 0) as [Priced, ...Priced[]];
   const [best, ...others] = ways.sort((a, b) => costOf(a) - costOf(b));
   if (best === undefined || best.outlook.goodShare < own.outlook.goodShare) return null;
-  return costOf(best) < costOf(own) - MUST_SAVE_SHOTS ? { chosen: best, craft: own, others } : null;
+  return costOf(best) < costOf(own) - mustSaveShots ? { chosen: best, craft: own, others } : null;
 }
 
 /** The moves that may be heard against the craft. */
@@ -63,9 +61,10 @@ function waysHeard({ problem, evidence, still }: Situation, { plan, lookAtMoves 
   const { outlook: here, move: standing } = still;
   const { locks } = problem.method;
   const isLong = isLongDialIn(problem);
+  const { isHeatHeld } = DIAL[problem.order];
   const isHeld = (lever: Lever): boolean =>
     (locks.includes(lever) && !(isLong && lever === 'dose' && plan.stage === 'window')) ||
-    (lever === 'temperature' && !(isLong && isOffInBalance(problem, evidence)));
+    (lever === 'temperature' && !((isLong || !isHeatHeld) && isOffInBalance(problem, evidence)));
   const levers = (plan.bodyAlone === true ? BODY_LEVERS : LEVERS).filter(
     (lever) => !isHeld(lever) && !evidence.circling.includes(lever),
   );

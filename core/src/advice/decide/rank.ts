@@ -3,6 +3,7 @@ import { isWorthRepeating } from './again';
 import { oddsOf } from '../../belief/particles';
 import { costOf, type Choice, type Priced } from '../lookahead/choice';
 import { isToFix } from '../shots/cups';
+import { DIAL } from './dial';
 import { isEarly, wasMoved, wasTriedForTaste } from './tried';
 import { isForTaste, type Plan } from './plan';
 import { byPromise, priced } from '../lookahead/price';
@@ -16,8 +17,6 @@ import { isBracketed, offBeyondWindow } from './swings';
 const SHORTLIST = 6;
 /** Price in shots of each place down the method's order. */
 const ORDER_PRICE = 0.06;
-/** Price of the last lever before the others were given a chance. */
-const EARLY_PRICE = 0.3;
 /** Steps of one lever that cost so nearly the same are told apart by their odds: a dozen imagined outcomes know no better. */
 const NEARLY_AS_CHEAP = 0.3;
 
@@ -48,12 +47,14 @@ export function rank(now: Situation, candidates: Choice[], plan: Plan): Ranking 
   const isDone = (lever: Lever): boolean =>
     (wasTriedForTaste(problem, lever) && !isBracketed(problem, evidence, lever)) ||
     (lever === 'grind' && offBeyondWindow(problem, evidence) !== null);
-  const inTurn = isTasteMove
-    ? inMethodOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
-    : sensible;
+  const { isOrderBinding, earlyPrice } = DIAL[problem.order];
+  const inTurn =
+    isTasteMove && isOrderBinding
+      ? inMethodOrder(cupsOfOrder(problem), isDone, still.outlook.distance, sensible, levers)
+      : sensible;
   const shortlist = byPromise(inTurn).slice(0, SHORTLIST);
   const orderPrice = (lever: Lever | null): number =>
-    lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? EARLY_PRICE : 0);
+    lever === null ? 0 : ORDER_PRICE * levers.indexOf(lever) + (isEarly(problem, lever, levers) ? earlyPrice : 0);
   const [standing, ...moves] = priced(now, candidates, [still, ...shortlist], orderPrice) as [Priced, ...Priced[]];
   const isOpen = isTasteMove ? worthIt && !(toFix && fixes) : plan.mayStay === true;
   const mayStay = moves.length === 0 || (isOpen && !areAllSpoilt(evidence));
