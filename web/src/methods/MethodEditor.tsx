@@ -73,7 +73,7 @@ export function MethodEditor({ editing, from, basedOn, onClose, onSaved }: Metho
           <Form.Item name="order" label="How that order is taken">
             <Segmented block options={ORDERS.map((value) => ({ value, label: ORDER_WORDS[value].name }))} />
           </Form.Item>
-          <Form.Item noStyle shouldUpdate>
+          <Form.Item shouldUpdate>
             {({ getFieldValue }) => <p className="quiet">{ORDER_WORDS[getFieldValue('order') as Order].text}</p>}
           </Form.Item>
           <div className={listStyles.two}>

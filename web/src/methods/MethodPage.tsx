@@ -1,4 +1,4 @@
-import { METHODS, METHOD_IDS, recommendMethod, type Lever, type Method } from '@olvet/core';
+import { capital, METHODS, METHOD_IDS, recommendMethod, type Lever, type Method } from '@olvet/core';
 import { Button } from 'antd';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -46,6 +46,7 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
   const [put, { error }] = usePutOwnMethodMutation();
   const navigate = useNavigate();
   const unit = useTemperatureUnit();
+  const order = ORDER_WORDS[method.order ?? 'by-the-book'];
   const basedOn = row?.basedOn ?? (method.id as (typeof METHOD_IDS)[number]);
   const retire = (): void => {
     const retiredAt = row!.retiredAt ? null : new Date().toISOString();
@@ -89,7 +90,8 @@ function OneMethod({ method, row }: { method: Method; row: OwnMethodView | null 
           )}
           <Order title="Sour or bitter" levers={method.balanceOrder} />
           <Order title="Thin or heavy" levers={method.bodyOrder} />
-          <p>{ORDER_WORDS[method.order ?? 'by-the-book'].text}</p>
+          <h2>{capital(order.name)}</h2>
+          <p>{order.text}</p>
           <SuitsHere method={method} />
         </div>
         <section aria-labelledby="disagree">
