@@ -53,6 +53,7 @@ test('what is due for cleaning is seen on the bar, done by its steps, and taken 
   expect(results.violations.map(({ id }) => id)).toEqual([]);
   await due.getByRole('button', { name: 'Done: Backflush, Harbour twin' }).click();
   await expect(page.getByRole('heading', { name: 'Nothing is due' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take back: Fresh water', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Take back: Backflush, Harbour twin' }).first().click();
   await expect(due).toContainText('10 days ago');
   // The shop's own rule makes it wait.

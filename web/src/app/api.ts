@@ -134,7 +134,7 @@ export const api = generatedApi.enhanceEndpoints({
     getShotTrace: aRow('Shots'),
     listCards: aList('Cards'),
     getCard: aRow('Cards'),
-    getLastPulled: { providesTags: (_last, _error, { id }) => [{ type: 'Cards', id }] },
+    getLastPulled: { providesTags: (_last, _error, { id }) => [{ type: 'Cards', id }, rows('Shots')] },
     proposeCard: theWriteOf('Cards'),
     answerProposal: {
       invalidatesTags: (card) => [

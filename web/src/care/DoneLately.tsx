@@ -13,9 +13,8 @@ export function DoneLately({ items }: { items: readonly CareItemView[] }) {
   const { data } = useListCareDoneQuery({ pageSize: SHOWN });
   const [put, { isLoading, error }] = usePutCareDoneMutation();
   if (!data || data.items.length === 0) return null;
-  const nameOf = ({ machineId, grinderId }: CareDoneView): string =>
-    items.find((item) => (machineId ? item.machineId === machineId : item.grinderId === (grinderId ?? null)))?.name ??
-    '';
+  const nameOf = ({ machineId = null, grinderId = null }: CareDoneView): string =>
+    items.find((item) => item.machineId === machineId && item.grinderId === grinderId)?.name ?? '';
   return (
     <section aria-labelledby="lately">
       <h2 id="lately">Done lately</h2>
