@@ -112,10 +112,11 @@ function said({ doseGrams, yieldGrams, timeSeconds }: BasketRow) {
   return { doseGrams, yieldGrams, timeSeconds, ratio: yieldGrams / doseGrams };
 }
 
-/** A basket takes what it takes. */
+/** A basket takes what it takes; what is taken back may have been said when it took another. */
 async function checkTakes({ shopId, dto, transaction }: Writing<BasketRow, BasketRowDto>): Promise<void> {
   const basket = await Basket.findOne({ where: { shopId, id: dto.basketId }, transaction });
   if (!basket) throw notFound('basket');
+  if (dto.retiredAt) return;
   const { minGrams, maxGrams, name } = basket;
   if (dto.doseGrams >= minGrams && dto.doseGrams <= maxGrams) return;
   throw new Problem('invalid', `${name} takes ${minGrams} to ${maxGrams} g.`, [

@@ -110,15 +110,15 @@ export class ProposalsService {
     await checkOnScale({ shopId, grinderId: station.grinderId, grind, path: 'recipe.grind' }, transaction);
   }
 
-  /** Only while this coffee stands there. */
+  /** Only while this coffee stands there. Where the grinder stands nobody has said by it. */
   private async aimAt(shopId: string, card: Card, recipe: RecipeDto, transaction: Transaction): Promise<void> {
     const where = { shopId, id: card.stationId, coffeeId: card.coffeeId };
     const station = await Station.findOne({ where, transaction });
     if (!station) return;
-    const { grind, doseGrams, yieldGrams, temperatureC, timeSeconds, timer } = recipe;
+    const { doseGrams, yieldGrams, temperatureC, timeSeconds, timer } = recipe;
     const aim = { doseGrams, yieldGrams, temperatureC: temperatureC ?? null, timeSeconds, timer };
     const target = { ...station.target, ...aim };
-    await station.update({ grind, target, revision: station.revision + 1 }, { transaction });
+    await station.update({ target, revision: station.revision + 1 }, { transaction });
   }
 
   /** By which version of a card somebody pulled last. */

@@ -20,10 +20,14 @@ describe('a proposal', () => {
   it('changes nothing until it is taken, and then is the next version', async () => {
     const { cardId, stationId } = await kept('taken');
     const id = v7();
-    await propose(cardId, { grind: 11, groupName: 'left', cups: 2, grindSeconds: 3.4, soakSeconds: 5 }, id)
+    await propose(
+      cardId,
+      { grind: 11, yieldGrams: 40, groupName: 'left', cups: 2, grindSeconds: 3.4, soakSeconds: 5 },
+      id,
+    )
       .set('Olvet-Person', 'Ines')
       .expect(200);
-    await propose(cardId, { grind: 11 }, id).expect(200);
+    await propose(cardId, { grind: 12 }, id).expect(200);
     const open = await house.get<CardDetailView>(`cards/${cardId}`);
     expect(open.latest.version).toBe(1);
     expect(open.proposals).toMatchObject([{ id, proposedBy: 'Ines', recipe: { grind: 11, cups: 2 }, answer: null }]);
@@ -33,7 +37,8 @@ describe('a proposal', () => {
     const taken = await house.get<CardDetailView>(`cards/${cardId}`);
     expect(taken).toMatchObject({ proposals: [], latest: { version: 2, setBy: 'Oda', found: null } });
     expect(taken.latest.note).toContain('Ines');
-    expect(await house.get(`stations/${stationId}`)).toMatchObject({ grind: 11 });
+    // It aims at the new recipe; that the grinder was turned nobody has said.
+    expect(await house.get(`stations/${stationId}`)).toMatchObject({ grind: RECIPE.grind, target: { yieldGrams: 40 } });
   });
 
   it('keeps the time it was found at where it is the same shot', async () => {

@@ -1,16 +1,16 @@
-import { Form, Input, Segmented } from 'antd';
+import { Form, Input, Radio } from 'antd';
 
 const CUPS = [
   { value: 1, label: 'one' },
   { value: 2, label: 'two' },
 ];
 
-/** What of a recipe is neither weighed nor timed. */
+/** What of a recipe is neither weighed nor timed. Nothing is chosen until somebody says it. */
 export function CupsAndGroup({ within = [] }: { within?: string[] }) {
   return (
     <>
       <Form.Item name={[...within, 'cups']} label="Cups">
-        <Segmented block options={CUPS} />
+        <Radio.Group optionType="button" options={CUPS} />
       </Form.Item>
       <Form.Item name={[...within, 'groupName']} label="Group, where it matters">
         <Input maxLength={40} />

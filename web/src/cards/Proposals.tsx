@@ -13,12 +13,15 @@ import { DegreesInput } from '../parts/DegreesInput';
 import { dayAndTime } from '../parts/format';
 import listStyles from '../parts/List.module.css';
 import { NumberInput } from '../parts/NumberInput';
+import { oneTap } from '../parts/oneTap';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { ResourceEditor } from '../parts/ResourceEditor';
 import { useTemperatureUnit } from '../parts/temperature';
 import styles from './CardPage.module.css';
 import { CupsAndGroup } from './CupsAndGroup';
-import { versionChanges } from './versionChanges';
+import { UNCHANGED, versionChanges } from './versionChanges';
+
+const tap = oneTap();
 
 /** What somebody would like the card to be, until somebody else makes it so. */
 export function Proposals({ card }: { card: CardDetailView }) {
@@ -57,10 +60,10 @@ function ProposalRow({ card, proposal }: { card: CardDetailView; proposal: CardP
           {proposedBy && `, ${proposedBy}`}
         </span>
       </p>
-      <Button type="primary" loading={isLoading} onClick={() => give('taken')}>
+      <Button type="primary" loading={isLoading} onClick={() => tap(() => give('taken'))}>
         Make it current
       </Button>
-      <Button disabled={isLoading} onClick={() => give('declined')}>
+      <Button disabled={isLoading} onClick={() => tap(() => give('declined'))}>
         Decline
       </Button>
       <ProblemAlert error={error} />
@@ -93,6 +96,10 @@ function ProposeEditor({
   const { recipe, tastesLike } = card.latest;
   const save = async ({ recipe: changed, ...said }: Fields): Promise<unknown> => {
     const proposeCardDto = { ...said, recipe: { ...recipe, ...changed } };
+    const now = { ...card.latest, ...proposeCardDto, tastesLike: said.tastesLike ?? '' };
+    if (versionChanges(now, card.latest, unit)[0] === UNCHANGED) {
+      return { status: 422, data: { detail: 'Nothing is changed yet: say what should be another.', errors: [] } };
+    }
     const done = await propose({ id: card.id, proposalId: proposalId!, proposeCardDto });
     return 'error' in done ? done.error : undefined;
   };

@@ -102,10 +102,12 @@ describe('a proposal on a card', () => {
     const { written } = fakeHouse({ '/api/cards/card': { ...detail, proposals: [] } });
     renderPage(<CardPage />, { path: '/cards/:cardId', at: '/cards/card' });
     fireEvent.click(await screen.findByRole('button', { name: 'Propose a change' }));
-    fireEvent.change(await screen.findByLabelText('Yield, g'), { target: { value: '40' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'Save' }));
     expect(await screen.findByText('Say why, for whoever decides')).toBeInTheDocument();
     fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'longer' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Save' }));
+    expect(await screen.findByText(/Nothing is changed yet/)).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('Yield, g'), { target: { value: '40' } });
     fireEvent.click(screen.getByRole('button', { name: 'Save' }));
     await waitFor(() => expect(written).toHaveLength(1));
     expect(written[0]!.body).toMatchObject({ note: 'longer', recipe: { yieldGrams: 40, grind: 11.5 } });

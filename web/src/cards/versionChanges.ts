@@ -13,6 +13,8 @@ const FIELDS: [Field, string][] = [
   ['cups', 'cups'],
 ];
 
+export const UNCHANGED = 'confirmed as it was';
+
 /** What a version changed against the one before, in a few words each. */
 export function versionChanges(
   now: CardVersionView,
@@ -38,5 +40,5 @@ export function versionChanges(
     changes.push(`group ${groupOf(before.recipe)} → ${groupOf(now.recipe)}`);
   }
   if (now.tastesLike !== before.tastesLike) changes.push('words for its taste');
-  return changes.length === 0 ? ['confirmed as it was'] : changes;
+  return changes.length === 0 ? [UNCHANGED] : changes;
 }

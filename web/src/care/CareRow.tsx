@@ -3,10 +3,13 @@ import { Button } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { usePutCareDoneMutation, type CareItemView } from '../app/api';
+import { oneTap } from '../parts/oneTap';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { day } from '../parts/format';
 import styles from './CarePage.module.css';
 import { everyInWords, sinceInWords } from './careWords';
+
+const tap = oneTap();
 
 /** One task: how long ago, done with one tap, its cautions and steps on demand. */
 export function CareRow({ item, onRule }: { item: CareItemView; onRule: () => void }) {
@@ -40,7 +43,7 @@ export function CareRow({ item, onRule }: { item: CareItemView; onRule: () => vo
           type={isDue ? 'primary' : 'default'}
           size={isDue ? 'large' : 'middle'}
           loading={isLoading}
-          onClick={done}
+          onClick={() => tap(done)}
           aria-label={`Done: ${whole}`}
         >
           Done

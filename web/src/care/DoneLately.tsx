@@ -1,12 +1,14 @@
 import { careTask } from '@olvet/core';
 import { Button } from 'antd';
 import { useListCareDoneQuery, usePutCareDoneMutation, type CareDoneView, type CareItemView } from '../app/api';
+import { oneTap } from '../parts/oneTap';
 import { ProblemAlert } from '../parts/ProblemAlert';
 import { dayAndTime } from '../parts/format';
 import { withoutRow } from '../parts/withoutRow';
 import styles from './CarePage.module.css';
 
 const SHOWN = 12;
+const tap = oneTap();
 
 /** Who did what, and the way back where it was said by mistake. */
 export function DoneLately({ items }: { items: readonly CareItemView[] }) {
@@ -31,7 +33,13 @@ export function DoneLately({ items }: { items: readonly CareItemView[] }) {
                 disabled={isLoading}
                 aria-label={`Take back: ${what}`}
                 onClick={() =>
-                  void put({ id: row.id, careDoneDto: { ...withoutRow(row), removedAt: new Date().toISOString() } })
+                  tap(
+                    () =>
+                      void put({
+                        id: row.id,
+                        careDoneDto: { ...withoutRow(row), removedAt: new Date().toISOString() },
+                      }),
+                  )
                 }
               >
                 Take back

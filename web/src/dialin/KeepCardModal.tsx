@@ -20,7 +20,7 @@ import { plannedOf } from './settings';
 type Fields = Pick<KeepCardDto, 'name' | 'purpose' | 'tastesLike' | 'setBy' | 'note'> & {
   cardId: string;
   groupName: string;
-  cups: 1 | 2;
+  cups: number | null;
 };
 
 export interface KeepCardModalProps {
@@ -112,7 +112,7 @@ export function KeepCardModal({ sheet, shotId, next, open, onClose }: KeepCardMo
             purpose: latest?.purpose ?? 'black',
             tastesLike: latest?.latest.tastesLike ?? run.goal ?? '',
             groupName: latest?.latest.recipe.groupName ?? '',
-            cups: (chosen?.cupGrams?.length ?? latest?.latest.recipe.cups) === 2 ? 2 : 1,
+            cups: chosen?.cupGrams?.length === 2 ? 2 : (latest?.latest.recipe.cups ?? null),
             setBy: person,
             note: '',
           }}

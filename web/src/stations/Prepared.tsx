@@ -6,7 +6,7 @@ import {
   type Preparation,
   type PuckComparison,
 } from '@olvet/core';
-import { Button, Form, Input, Segmented } from 'antd';
+import { Button, Form, Input, Radio } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useGetPreparedQuery, usePutPreparationMutation, type PreparedView } from '../app/api';
@@ -22,7 +22,6 @@ const COMPARED: Record<PuckComparison, string> = {
   alike: 'no clear difference to the way before',
   unknown: '',
 };
-const FIRST: Preparation = { distribution: 'by-hand', levelling: 'none', tamp: 'by-hand', mist: 'no', tap: 'no' };
 
 /** How pucks are made here, since when, and how evenly each way poured. */
 export function Prepared({ stationId }: { stationId: string }) {
@@ -87,6 +86,12 @@ function ChangeEditor({
 }) {
   const [put] = usePutPreparationMutation();
   const save = async (fields: Fields): Promise<unknown> => {
+    if (before && changedParts(fields, before).length === 0) {
+      return {
+        status: 422,
+        data: { detail: 'Nothing is changed yet: choose what is done in another way.', errors: [] },
+      };
+    }
     const done = await put({ id: id!, preparationDto: { ...fields, stationId, at: new Date().toISOString() } });
     return 'error' in done ? done.error : undefined;
   };
@@ -95,16 +100,21 @@ function ChangeEditor({
   return (
     <ResourceEditor<Fields>
       title="From now on"
-      initial={id === null ? null : { ...partsOf(before ?? FIRST), note: '' }}
+      initial={id === null ? null : { ...(before ? partsOf(before) : {}), note: '' }}
       onClose={onClose}
       onSave={save}
     >
       {() => (
         <>
           {PREPARATION_PARTS.map((part) => (
-            <Form.Item key={part} name={part} label={PART_WORDS[part]}>
-              <Segmented
-                block
+            <Form.Item
+              key={part}
+              name={part}
+              label={PART_WORDS[part]}
+              rules={[{ required: true, message: 'Say how it is done' }]}
+            >
+              <Radio.Group
+                optionType="button"
                 options={PREPARATION[part].map((value) => ({
                   value,
                   label: value === 'no' || value === 'yes' ? value : partInWords(part, value),
