@@ -10,7 +10,7 @@ export function CupsAndGroup({ within = [] }: { within?: string[] }) {
   return (
     <>
       <Form.Item name={[...within, 'cups']} label="Cups">
-        <Radio.Group optionType="button" options={CUPS} />
+        <Radio.Group optionType="button" buttonStyle="solid" options={CUPS} />
       </Form.Item>
       <Form.Item name={[...within, 'groupName']} label="Group, where it matters">
         <Input maxLength={40} />

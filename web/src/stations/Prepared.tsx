@@ -115,6 +115,7 @@ function ChangeEditor({
             >
               <Radio.Group
                 optionType="button"
+                buttonStyle="solid"
                 options={PREPARATION[part].map((value) => ({
                   value,
                   label: value === 'no' || value === 'yes' ? value : partInWords(part, value),
