@@ -100,6 +100,11 @@ export function antTheme(name: ThemeName): ThemeConfig {
     },
     components: {
       Form: { itemMarginBottom: 16, labelColor: p.ink },
+      // Ember is for what to do now, not for what is chosen.
+      Radio: {
+        ...{ buttonSolidCheckedBg: p.ink, buttonSolidCheckedHoverBg: p.ink, buttonSolidCheckedActiveBg: p.ink },
+        buttonSolidCheckedColor: p.paper,
+      },
       Button: { fontWeight: 600, primaryShadow: 'none', defaultShadow: 'none' },
     },
   };
